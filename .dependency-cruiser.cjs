@@ -1,0 +1,41 @@
+/** Arrows run one way (CONTRIBUTING.md, "Where things go"). */
+const only = (name, from, to, comment) => ({
+  name,
+  comment,
+  severity: 'error',
+  from: { path: `^src/${from}/`, pathNot: '\\.test\\.tsx?$' },
+  to: { path: '^src/', pathNot: to },
+});
+module.exports = {
+  forbidden: [
+    only('core-is-alone', 'core', '^src/core/', 'core imports nothing of ours but core'),
+    only('knowledge-on-core', 'knowledge', '^src/(core|knowledge)/', 'knowledge imports core types only'),
+    only('data-is-alone', 'data', '^src/data/', 'data imports nothing else of ours'),
+    only('shop-meets', 'shop', '^src/(shop|core|knowledge|data)/', 'shop is where core, knowledge and data meet'),
+    only('ui-on-core', 'ui', '^src/(ui|core|knowledge)/|^src/shop/[^/]+/dto\\.ts$', 'ui takes core, knowledge and DTO files'),
+    only('workers-on-core', 'workers', '^src/(workers|core|knowledge)/', 'workers are a few lines around core'),
+    only('demo-on-shop', 'demo', '^src/(demo|shop|core|knowledge|data)/', 'the demonstration shop is made from below'),
+    {
+      name: 'dto-imports-nothing-of-ours',
+      severity: 'error',
+      from: { path: '^src/shop/[^/]+/dto\\.ts$' },
+      to: { path: '^src/', pathNot: '^src/(shop/[^/]+/dto\\.ts|core/|knowledge/)' },
+    },
+    {
+      name: 'core-without-frameworks',
+      severity: 'error',
+      from: { path: '^src/(core|knowledge)/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: 'node_modules/(react|next|@mui|knex|pg|class-validator|class-transformer|echarts)' },
+    },
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'tests-are-leaves', severity: 'error', from: { pathNot: '\\.test\\.tsx?$' }, to: { path: '\\.test\\.tsx?$' } },
+    { name: 'no-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\.css$' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    exclude: { path: '^\\.next' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+  },
+};

@@ -1,0 +1,20 @@
+import next from 'eslint-config-next/core-web-vitals';
+import nextTypescript from 'eslint-config-next/typescript';
+
+const config = [
+  { ignores: ['.next/**', '.gritkeeper/**', 'next-env.d.ts', 'node_modules/**', 'test-results/**'] },
+  ...next,
+  ...nextTypescript,
+  {
+    settings: { react: { version: '19' } },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      eqeqeq: ['error', 'always'],
+      'no-console': 'error',
+    },
+  },
+  { files: ['scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+];
+
+export default config;

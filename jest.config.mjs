@@ -1,0 +1,34 @@
+/** Unit tests run with swc so that decorators keep their metadata; tests of shop/ and data/ get a database from globalSetup. */
+const config = {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src'],
+  setupFiles: ['reflect-metadata'],
+  globalSetup: '<rootDir>/scripts/jestDatabase.mjs',
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^server-only$': '<rootDir>/scripts/emptyModule.mjs',
+  },
+  transform: {
+    '^.+\\.(t|j|mj)sx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true, decorators: true },
+          transform: {
+            legacyDecorator: true,
+            decoratorMetadata: true,
+            useDefineForClassFields: false,
+            react: { runtime: 'automatic' },
+          },
+          target: 'es2022',
+          keepClassNames: true,
+        },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!tinyqueue)'],
+  testTimeout: 30000,
+};
+
+export default config;

@@ -1,0 +1,24 @@
+import type { NextConfig } from 'next';
+
+const root = import.meta.dirname;
+
+const config: NextConfig = {
+  poweredByHeader: false,
+  reactStrictMode: true,
+  turbopack: { root },
+  outputFileTracingRoot: root,
+  // Drivers and decorators keep their class names only when they are not bundled.
+  serverExternalPackages: [
+    'knex',
+    'pg',
+    'pino',
+    '@node-rs/argon2',
+    'class-validator',
+    'class-transformer',
+    'class-validator-jsonschema',
+  ],
+  // The OpenAPI document takes its schema names from the DTO classes.
+  experimental: { serverMinification: false },
+};
+
+export default config;

@@ -1,0 +1,2 @@
+// Stands in for `server-only` where there is no bundler to enforce it.
+export {};

@@ -1,0 +1,175 @@
+import {
+  COMMONNESS,
+  STRENGTHS,
+  type Aspect,
+  type Check,
+  type Complaint,
+  type Fault,
+  type Kind,
+  type Knowledge,
+} from './knowledge';
+import type { FindingNode, Network } from './network';
+
+/** No fault is taken for granted before anything is known. */
+const HIGHEST_PRIOR = 0.4;
+const DEFAULT_LEAK = 0.02;
+const COMPLAINT_LEAK = 0.01;
+
+export interface CompiledFinding {
+  /** `complaint:id`, `check/aspect`, or `repair:fault`. */
+  id: string;
+  complaint?: Complaint;
+  check?: Check;
+  aspect?: Aspect;
+  repairOf?: Fault;
+}
+
+/** A kind's knowledge as a network, with the way back from indices to ids. */
+export interface CompiledKind {
+  kind: Kind;
+  network: Network;
+  faults: Fault[];
+  faultIndex: Map<string, number>;
+  findings: CompiledFinding[];
+  findingIndex: Map<string, number>;
+  checks: Check[];
+  complaints: Complaint[];
+}
+
+export interface PriorOptions {
+  /** Somebody else has had it open lately: the faults of rebuilding weigh more. */
+  openedBefore?: boolean;
+  /** Age of the machine in years, if known: worn-out faults weigh less in a young machine. */
+  ageYears?: number;
+  /** Fault id → multiplier of the prior odds, from the shop's own jobs or a hint. */
+  oddsFactor?: ReadonlyMap<string, number>;
+  /** Fault id → prior that replaces the shipped one (learned). */
+  learned?: ReadonlyMap<string, number>;
+}
+
+/** The shipped prior of every fault of a kind: its weight, scaled so that a machine has `expectedFaults` of them. */
+export function shippedPriors(knowledge: Knowledge, kind: Kind, options: PriorOptions = {}): Map<string, number> {
+  const faults = faultsOf(knowledge, kind);
+  const total = faults.reduce((sum, f) => sum + COMMONNESS[f.kinds[kind.id]!.common], 0);
+  return new Map(
+    faults.map((f) => {
+      const own = f.kinds[kind.id]!;
+      const common = options.openedBefore && own.afterRepair ? own.afterRepair : own.common;
+      const young = own.fromAgeYears && options.ageYears !== undefined && options.ageYears < own.fromAgeYears ? 0.3 : 1;
+      return [f.id, Math.min(HIGHEST_PRIOR, ((COMMONNESS[common] * young) / total) * kind.expectedFaults)];
+    }),
+  );
+}
+
+export function faultsOf(knowledge: Knowledge, kind: Kind): Fault[] {
+  return knowledge.faults.filter((f) => kind.id in f.kinds);
+}
+
+/** Turns the knowledge about one kind into a network. Repairs become findings of their own: "it ran after that". */
+export function compileKind(knowledge: Knowledge, kind: Kind, options: PriorOptions = {}): CompiledKind {
+  const faults = faultsOf(knowledge, kind);
+  const faultIndex = new Map(faults.map((f, i) => [f.id, i]));
+  const priors = shippedPriors(knowledge, kind, options);
+  const checks = knowledge.checks.filter((c) => c.kinds.includes(kind.id));
+  const complaints = knowledge.complaints.filter((c) => c.kinds.includes(kind.id));
+
+  const findings: CompiledFinding[] = [];
+  const nodes: FindingNode[] = [];
+  const put = (finding: CompiledFinding, node: Omit<FindingNode, 'id'>) => {
+    findings.push(finding);
+    nodes.push({ id: finding.id, ...node });
+  };
+
+  for (const complaint of complaints) {
+    const leak = complaint.leak ?? COMPLAINT_LEAK;
+    put({ id: `complaint:${complaint.id}`, complaint }, { leak: [1 - leak, leak], effects: complaintEffects(complaint) });
+  }
+  function complaintEffects(complaint: Complaint) {
+    return faults.flatMap((f, fault) => {
+      const link = f.complaints.find((c) => c.complaint === complaint.id && (!c.kinds || c.kinds.includes(kind.id)));
+      if (!link) return [];
+      const s = STRENGTHS[link.strength];
+      return [{ fault, levels: [1 - s, s] }];
+    });
+  }
+
+  for (const check of checks)
+    for (const aspect of check.aspects) {
+      const leak = leakOf(aspect);
+      const effects = aspect.neutral
+        ? []
+        : faults.flatMap((f, fault) => {
+            const levels = effectOf(f, kind, check, aspect);
+            return levels ? [{ fault, levels }] : [];
+          });
+      put({ id: `${check.id}/${aspect.id}`, check, aspect }, { leak, effects });
+    }
+
+  // After repairing fault i, the trouble remains if another fault with the same complaint is there.
+  faults.forEach((fault, i) => {
+    const effects = faults.flatMap((other, j) => {
+      if (j === i) return [];
+      const shared = other.complaints.filter((c) => fault.complaints.some((d) => d.complaint === c.complaint));
+      if (shared.length === 0) return [];
+      const s = Math.max(...shared.map((c) => STRENGTHS[c.strength]));
+      return [{ fault: j, levels: [1 - s, s] }];
+    });
+    put({ id: `repair:${fault.id}`, repairOf: fault }, { leak: [1 - COMPLAINT_LEAK, COMPLAINT_LEAK], effects });
+  });
+
+  const network: Network = {
+    faults: faults.map((f) => ({
+      id: f.id,
+      prior: clampPrior(withOdds(options.learned?.get(f.id) ?? priors.get(f.id)!, options.oddsFactor?.get(f.id) ?? 1)),
+      causes: (f.broughtOnBy ?? []).flatMap((c) => {
+        const cause = faultIndex.get(c.fault);
+        return cause === undefined ? [] : [{ fault: cause, strength: STRENGTHS[c.strength] }];
+      }),
+    })),
+    findings: nodes,
+  };
+  return {
+    kind,
+    network,
+    faults,
+    faultIndex,
+    findings,
+    findingIndex: new Map(findings.map((f, i) => [f.id, i])),
+    checks,
+    complaints,
+  };
+}
+
+function leakOf(aspect: Aspect): number[] {
+  const abnormal = aspect.outcomes.slice(1).map((o) => aspect.leak?.[o.id] ?? DEFAULT_LEAK / (aspect.outcomes.length - 1));
+  return [1 - abnormal.reduce((a, b) => a + b, 0), ...abnormal];
+}
+
+/** Where a fault pushes an aspect: the stated strengths, the rest stays normal; null when it says nothing. */
+function effectOf(fault: Fault, kind: Kind, check: Check, aspect: Aspect): number[] | null {
+  const shows = fault.shows.filter(
+    (s) =>
+      s.check === check.id &&
+      (!s.kinds || s.kinds.includes(kind.id)) &&
+      (!s.condition || s.condition === aspect.condition) &&
+      aspect.outcomes.some((o) => o.id === s.outcome),
+  );
+  if (shows.length === 0) return null;
+  const levels = aspect.outcomes.map((o) =>
+    shows.filter((s) => s.outcome === o.id).reduce((sum, s) => sum + STRENGTHS[s.strength], 0),
+  );
+  const stated = levels.slice(1).reduce((a, b) => a + b, 0);
+  // Two strong outcomes of one fault share what there is.
+  const scale = stated > 0.97 ? 0.97 / stated : 1;
+  const abnormal = levels.slice(1).map((l) => l * scale);
+  return [1 - abnormal.reduce((a, b) => a + b, 0), ...abnormal];
+}
+
+function withOdds(p: number, factor: number): number {
+  const odds = (p / (1 - p)) * factor;
+  return odds / (1 + odds);
+}
+
+function clampPrior(p: number): number {
+  return Math.min(HIGHEST_PRIOR, Math.max(1e-4, p));
+}

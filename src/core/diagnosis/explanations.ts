@@ -1,0 +1,214 @@
+import TinyQueue from 'tinyqueue';
+import { foldFinding } from './foldFindings';
+import type { Network, Observation, Pins } from './network';
+
+export interface Explanation {
+  /** Indices of the faults, ascending, among the candidates. */
+  faults: number[];
+  /** P(exactly these of the candidates | findings). */
+  probability: number;
+}
+
+export interface Explanations {
+  /** Most probable first. */
+  list: Explanation[];
+  /** How much of the whole probability the list covers, 0 to 1 (1 within rounding when it is complete). */
+  covered: number;
+  /** The faults over which the sets run; every other fault is independent of them given these findings. */
+  candidates: number[];
+}
+
+interface Scored {
+  faults: number[];
+  log: number;
+  priorLog: number;
+  from?: Expanded;
+  added?: number;
+}
+
+interface Expanded extends Scored {
+  /** For each wide observation: running products of the cumulative levels. */
+  below: Float64Array;
+  findingLog: Float64Array;
+  findingTotal: number;
+}
+
+/**
+ * Sets of faults that explain the findings, by best-first search from the empty set, until the list covers `enough` of
+ * the exact probability of the findings or `most` sets are expanded.
+ *
+ * Faults that touch only normal (or not yet made) findings are independent of all others given the findings (their
+ * factor stands alone in the sum); they are left out of the sets, so that the sets are about what needs explaining.
+ *
+ * @param logEvidence from `posterior` with the same arguments; NaN when that was sampled (then `covered` is NaN too)
+ */
+export function explanations(
+  network: Network,
+  observations: Observation[],
+  pins: Pins,
+  logEvidence: number,
+  { enough = 0.999, most = 400 }: { enough?: number; most?: number } = {},
+): Explanations {
+  const n = network.faults.length;
+  const wide = observations
+    .map((o) => foldFinding(network.findings[o.finding]!, o))
+    .filter((f) => f.weights.length > 1);
+  const narrow = observations
+    .map((o) => foldFinding(network.findings[o.finding]!, o))
+    .filter((f) => f.weights.length === 1);
+
+  // Factor of each fault's presence from the findings that came out normal.
+  const freeLog = new Float64Array(n);
+  let constant = 0;
+  for (const f of narrow) {
+    constant += Math.log(f.weights[0]! * f.leak[0]!);
+    for (const e of f.effects) freeLog[e.fault]! += Math.log(e.levels[0]!);
+  }
+  const isCandidate = new Uint8Array(n);
+  for (const f of wide) for (const e of f.effects) isCandidate[e.fault] = 1;
+  for (let changed = true; changed; ) {
+    changed = false;
+    network.faults.forEach((fault, i) => {
+      const family = [i, ...fault.causes.map((c) => c.fault)];
+      if (family.length > 1 && family.some((f) => isCandidate[f]) && family.some((f) => !isCandidate[f])) {
+        for (const f of family) isCandidate[f] = 1;
+        changed = true;
+      }
+    });
+  }
+  pins.forEach((present, i) => {
+    if (present) isCandidate[i] = 1;
+  });
+  const candidates = [...isCandidate.keys()].filter((i) => isCandidate[i]);
+
+  // Faults outside the candidates sum out: their part is the same for every set.
+  let outside = constant;
+  for (let i = 0; i < n; i++) {
+    if (isCandidate[i]) continue;
+    const p = pins.get(i) === false ? 0 : network.faults[i]!.prior;
+    // A pinned-absent fault keeps only the factor of its absence, as in `posterior`.
+    outside += Math.log(1 - network.faults[i]!.prior + p * Math.exp(freeLog[i]!));
+  }
+
+  const offsets: number[] = [];
+  let width = 0;
+  for (const f of wide) {
+    offsets.push(width);
+    width += f.weights.length;
+  }
+  const linksOf = new Map<number, { obs: number; below: number[] }[]>(candidates.map((i) => [i, []]));
+  wide.forEach((f, obs) => {
+    for (const e of f.effects) {
+      let total = 0;
+      linksOf.get(e.fault)!.push({ obs, below: e.levels.map((p) => (total += p)) });
+    }
+  });
+  /** log P(seen | set), the set's products times those of one more fault. */
+  const likelihood = (obs: number, below: Float64Array, factor?: number[]): number => {
+    const { weights } = wide[obs]!;
+    let sum = 0;
+    let previous = 0;
+    for (let k = 0; k < weights.length; k++) {
+      const c = below[offsets[obs]! + k]! * (factor ? factor[k]! : 1);
+      sum += weights[k]! * (c - previous);
+      previous = c;
+    }
+    return Math.log(Math.max(0, sum));
+  };
+  const caused = candidates.filter((i) => network.faults[i]!.causes.length > 0);
+  const rootLog = (i: number, there: boolean) => {
+    if (pins.get(i) === !there) return -Infinity;
+    const p = network.faults[i]!.prior;
+    return Math.log(there ? p : 1 - p);
+  };
+  const absentAll = candidates
+    .filter((i) => network.faults[i]!.causes.length === 0 && pins.get(i) !== true)
+    .reduce((sum, i) => sum + rootLog(i, false), 0);
+  const causedLog = (faults: number[]): number => {
+    let log = 0;
+    for (const i of caused) {
+      let absent = 1 - network.faults[i]!.prior;
+      for (const c of network.faults[i]!.causes) if (faults.includes(c.fault)) absent *= 1 - c.strength;
+      const there = faults.includes(i);
+      if (pins.get(i) === !there) return -Infinity;
+      log += Math.log(there ? 1 - absent : absent);
+    }
+    return log;
+  };
+  // A larger set is scored from its parent; its own arrays are made only when it is expanded.
+  const score = (node: Expanded, i: number): Scored => {
+    const isRoot = network.faults[i]!.causes.length === 0;
+    const own = isRoot ? rootLog(i, true) - (pins.get(i) === true ? 0 : rootLog(i, false)) : 0;
+    const faults = [...node.faults, i].sort((a, b) => a - b);
+    let findings = node.findingTotal;
+    for (const link of linksOf.get(i)!)
+      findings += likelihood(link.obs, node.below, link.below) - node.findingLog[link.obs]!;
+    if (Number.isNaN(findings)) findings = total(expandArrays(node, i).findingLog);
+    const priorLog = node.priorLog + own + freeLog[i]!;
+    return { faults, priorLog, log: priorLog + causedLog(faults) + findings, from: node, added: i };
+  };
+  const expandArrays = (node: Expanded, i: number) => {
+    const below = node.below.slice();
+    const findingLog = node.findingLog.slice();
+    for (const link of linksOf.get(i)!) {
+      for (let k = 0; k < link.below.length; k++) below[offsets[link.obs]! + k]! *= link.below[k]!;
+      findingLog[link.obs] = likelihood(link.obs, below);
+    }
+    return { below, findingLog };
+  };
+  const materialise = (node: Scored): Expanded => {
+    if (!node.from) return node as Expanded;
+    const arrays = expandArrays(node.from, node.added!);
+    return { ...node, ...arrays, findingTotal: total(arrays.findingLog) };
+  };
+
+  const below = new Float64Array(width);
+  wide.forEach((f, obs) => {
+    let sum = 0;
+    f.leak.forEach((p, k) => (below[offsets[obs]! + k] = sum += p));
+  });
+  const findingLog = Float64Array.from(wide, (_, obs) => likelihood(obs, below));
+  const priorLog = outside + absentAll;
+  let root: Expanded = { faults: [], below, findingLog, findingTotal: total(findingLog), priorLog, log: 0 };
+  root.log = priorLog + causedLog([]) + root.findingTotal;
+  for (const i of candidates) if (pins.get(i) === true) root = materialise(score(root, i));
+
+  const queue = new TinyQueue<Scored>([root], (a, b) => rank(b) - rank(a));
+  const seen = new Set<string>([root.faults.join()]);
+  const found: Scored[] = [];
+  let covered = 0;
+  while (queue.length > 0 && found.length < most) {
+    const node = materialise(queue.pop()!);
+    found.push({ faults: node.faults, log: node.log, priorLog: node.priorLog });
+    covered += Math.exp(node.log - logEvidence);
+    if (covered >= enough) break;
+    for (const i of candidates) {
+      if (pins.get(i) === false || node.faults.includes(i)) continue;
+      const child = score(node, i);
+      const key = child.faults.join();
+      if (seen.has(key)) continue;
+      seen.add(key);
+      queue.push(child);
+    }
+  }
+  found.sort((a, b) => b.log - a.log);
+  const top = found[0]?.log ?? 0;
+  const reference = Number.isNaN(logEvidence)
+    ? top + Math.log(found.reduce((sum, f) => sum + Math.exp(f.log - top), 0))
+    : logEvidence;
+  const list = found
+    .map((f) => ({ faults: f.faults, probability: Math.exp(f.log - reference) }))
+    .filter((f) => f.probability > 0);
+  return { list, covered: Number.isNaN(logEvidence) ? NaN : Math.min(1, covered), candidates };
+}
+
+function total(values: Float64Array): number {
+  let sum = 0;
+  for (const v of values) sum += v;
+  return sum;
+}
+
+/** A set that cannot be is still expanded, last of all: a larger one may be possible. */
+function rank(node: Scored): number {
+  return node.log === -Infinity ? -1e9 + node.faults.length : node.log;
+}

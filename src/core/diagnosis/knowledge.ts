@@ -1,0 +1,163 @@
+/**
+ * The shapes in which the trade is written down (src/knowledge fills them). Words for strengths and commonness are
+ * turned into numbers here, in one place.
+ */
+
+/** Where a number or a fact comes from. Nearly all of it is common practice without a published source. */
+export type Basis = 'common practice, no source' | 'from memory' | { source: string };
+
+/** How surely a fault shows a sign. Figures: common practice, no source. */
+export const STRENGTHS = { always: 0.97, usually: 0.8, often: 0.6, sometimes: 0.35, rarely: 0.1, never: 0.01 } as const;
+export type Strength = keyof typeof STRENGTHS;
+
+/** How common a fault is among machines that come in with a complaint on its line (weights, scaled per kind). */
+export const COMMONNESS = { 'very common': 20, common: 8, occasional: 3, rare: 1 } as const;
+export type Commonness = keyof typeof COMMONNESS;
+
+export type LineId = 'power' | 'drive' | 'air' | 'water' | 'traction' | 'frame';
+
+export interface Station {
+  id: string;
+  label: string;
+  /** Only some models of the kind have it. */
+  optional?: true;
+  /** Worn part whose age matters: it is dated on the board. */
+  wears?: true;
+}
+
+export interface Access {
+  id: string;
+  label: string;
+  openMinutes: number;
+  closeMinutes: number;
+  /** What must be open before it. */
+  needs?: string;
+  /** The machine may not be powered while this is open. */
+  closedForPower?: true;
+  /** Stations laid bare. */
+  bares: string[];
+}
+
+export interface Kind {
+  id: string;
+  number: number;
+  label: string;
+  blurb: string;
+  lines: { line: LineId; label: string; stations: Station[] }[];
+  access: Access[];
+  /** Sealed vacuum at the machine's own inlet when healthy, kPa. */
+  healthyVacuumKpa: number;
+  /** Roll speed when healthy, r/min. */
+  rollRpm: number;
+  /** Expected number of faults in a machine that comes in. */
+  expectedFaults: number;
+  basis: Basis;
+}
+
+export type Reference = 'mainsV' | 'healthyVacuumKpa' | 'rollRpm';
+
+/** How readings of one outcome scatter; on a log scale `mean` and `from`/`to` are still in the unit itself. */
+export type Scatter =
+  | { shape: 'normal'; mean: number; sd: number }
+  | { shape: 'logNormal'; median: number; spread: number }
+  | { shape: 'uniform'; from: number; to: number };
+
+export interface ReadingSpec {
+  quantity: 'voltage' | 'resistance' | 'current' | 'speed' | 'length' | 'pressure' | 'time' | 'percent';
+  /** The unit in which the scatters and limits are written. */
+  unit: string;
+  /** Scatters and limits are multiples of this figure of the machine. */
+  relativeTo?: Reference;
+  min: number;
+  max: number;
+  /** Densities are taken over the logarithm of the reading. */
+  logScale?: true;
+  classes: { outcome: string; scatter: Scatter }[];
+  basis: Basis;
+}
+
+export interface Outcome {
+  id: string;
+  label: string;
+  /** Faults that this outcome shows directly: after it they count as proved. */
+  proves?: string[];
+  /** Cautions that this outcome sets in force. */
+  raises?: string[];
+}
+
+export interface Aspect {
+  id: string;
+  label: string;
+  /** How a reading was taken (roll on, roll off; at the hose …); aspects with a condition share their check. */
+  condition?: string;
+  /** Normal first; a later one hides an earlier one. */
+  outcomes: Outcome[];
+  reading?: ReadingSpec;
+  /** How often an abnormal outcome shows with nothing wrong that the knowledge names. Default 0.02 in all. */
+  leak?: Record<string, number>;
+  /** The aspect says nothing about any fault (a ghost with the roll off is normal); kept for the record. */
+  neutral?: true;
+}
+
+export interface Check {
+  id: string;
+  label: string;
+  kinds: string[];
+  how: string[];
+  minutes: number;
+  access: string;
+  power: 'no' | 'yes' | 'live';
+  /** The roll may turn: it must have been turned by hand first. */
+  spinsRoll?: true;
+  cautions: string[];
+  aspects: Aspect[];
+}
+
+export interface Complaint {
+  id: string;
+  label: string;
+  kinds: string[];
+  /** Cautions that this complaint sets in force. */
+  raises?: string[];
+  /** How often it is named with nothing wrong that the knowledge names. Default 0.01. */
+  leak?: number;
+}
+
+export interface Show {
+  check: string;
+  /** Outcome id, found in whichever aspect has it; with `condition` only in that aspect. */
+  outcome: string;
+  condition?: string;
+  strength: Strength;
+  kinds?: string[];
+}
+
+export interface Fault {
+  id: string;
+  label: string;
+  /** Kind id → how common, and how common after somebody else's repair. */
+  kinds: Record<string, { station: string; common: Commonness; afterRepair?: Commonness; fromAgeYears?: number }>;
+  complaints: { complaint: string; strength: Strength; kinds?: string[] }[];
+  shows: Show[];
+  /** Faults that bring this one on: it is a symptom with a cause. */
+  broughtOnBy?: { fault: string; strength: Strength }[];
+  /** What is done about it, and run to see. */
+  repair: { label: string; minutes: number; access: string; parts?: string[]; power: boolean };
+  basis: Basis;
+}
+
+export interface Caution {
+  id: string;
+  when: string;
+  text: string;
+  /** Hazard to life: an acknowledgement by name is taken. */
+  holdsBackPower?: true;
+}
+
+export interface Knowledge {
+  kinds: Kind[];
+  complaints: Complaint[];
+  checks: Check[];
+  faults: Fault[];
+  cautions: Caution[];
+}

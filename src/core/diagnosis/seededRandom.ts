@@ -1,0 +1,14 @@
+/**
+ * A small seeded generator of numbers in [0, 1): mulberry32 (T. Ettinger, public domain). Good enough for sampling and
+ * demonstration data; not for secrets.
+ * @param seed any integer; the same seed gives the same row of numbers
+ */
+export function seededRandom(seed: number): () => number {
+  let a = seed >>> 0;
+  return () => {
+    a = (a + 0x6d2b79f5) | 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
