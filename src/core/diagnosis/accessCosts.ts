@@ -41,15 +41,14 @@ export function reach(kind: Kind, open: ReadonlySet<string>, check: Pick<Check, 
 }
 
 /** Repair costs with openings shared along the course, for states of open parts kept as bit masks. */
-export function repairCosts(kind: Kind, faults: Fault[], open: ReadonlySet<string>): RepairCosts & { openNow: number } {
+export function repairCosts(kind: Kind, faults: Fault[], open: ReadonlySet<string>) {
   const bit = new Map(kind.access.map((a, i) => [a.id, 1 << i]));
   const maskOf = (ids: Iterable<string>) => [...ids].reduce((mask, id) => mask | bit.get(id)!, 0);
   const pathMask = faults.map((f) => maskOf(accessPath(kind, f.repair.access)));
   const opening = (missing: number) =>
     kind.access.reduce((sum, a, i) => sum + (missing & (1 << i) ? a.openMinutes : 0), 0);
   const cache = new Map<number, number>();
-  return {
-    openNow: maskOf(open),
+  const costs: RepairCosts = {
     minutes: (fault, now) => {
       const missing = pathMask[fault]! & ~now;
       let minutes = cache.get(missing);
@@ -58,4 +57,5 @@ export function repairCosts(kind: Kind, faults: Fault[], open: ReadonlySet<strin
     },
     opens: (fault, now) => now | pathMask[fault]!,
   };
+  return { costs, maskOf, openNow: maskOf(open) };
 }

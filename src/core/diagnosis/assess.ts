@@ -35,6 +35,8 @@ export interface Assessment {
     probability: number;
     prior: number;
     proved: boolean;
+    /** It can explain a complaint, or the findings have made it likelier than it was. */
+    suspect: boolean;
     evidence: { finding: string; logOdds: number }[];
   }[];
   explanations: { faults: string[]; probability: number }[];
@@ -65,6 +67,9 @@ export interface NextAction {
   heldBackBy: string[];
 }
 
+/** Below this a repair on suspicion is not put forward. Common practice, no source. */
+const WORTH_REPAIRING = 0.25;
+
 /** Cautions that hold back everything that needs power. */
 const POWER_CAUTIONS: ReadonlySet<string> = new Set(['wet-signs', 'burnt-smell', 'damaged-cord']);
 
@@ -91,6 +96,7 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
   const pins = new Map([...proved].map((id) => [compiled.faultIndex.get(id)!, true] as const));
   const result = posterior(compiled.network, observations, pins);
   const sets = explanations(compiled.network, observations, pins, result.logEvidence);
+  const untouched = posterior(compiled.network, []).marginals;
   const evidence = evidenceFor(compiled.network, observations, pins, result.marginals);
   const state = replay(compiled, input.answers);
   const cautions = cautionsInForce(compiled, input);
@@ -109,12 +115,19 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
         probability: result.marginals[i]!,
         prior: compiled.network.faults[i]!.prior,
         proved: proved.has(fault.id),
+        suspect:
+          proved.has(fault.id) ||
+          fault.complaints.some((c) => input.complaints.includes(c.complaint)) ||
+          result.marginals[i]! > 1.5 * untouched[i]!,
         evidence: labels
           .map((finding, o) => ({ finding, logOdds: evidence[o]![i]! }))
           .filter((e) => Math.abs(e.logOdds) > 0.05)
           .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds)),
       }))
-      .sort((a, b) => Number(b.proved) - Number(a.proved) || b.probability - a.probability),
+      .sort(
+        (a, b) =>
+          Number(b.proved) - Number(a.proved) || Number(b.suspect) - Number(a.suspect) || b.probability - a.probability,
+      ),
     explanations: sets.list
       .filter((s) => s.probability > 0.005)
       .slice(0, 12)
@@ -228,6 +241,7 @@ function nextActions(
   cautions: string[],
 ): NextAction[] {
   const { kind } = compiled;
+  const costs = repairCosts(kind, compiled.faults, open);
   const answered = new Set(
     input.answers.map((a) => {
       if (a.check.startsWith('repair:')) return a.check;
@@ -250,17 +264,19 @@ function nextActions(
       .filter((a) => !a.neutral && !answered.has(`${check.id}/${a.id}`))
       .map((a) => compiled.findingIndex.get(`${check.id}/${a.id}`)!);
     if (findings.length === 0) continue;
-    const opening = reach(kind, open, check).minutes;
-    const action = { findings, minutes: check.minutes + opening };
+    const reached = reach(kind, open, check);
+    const opening = reached.minutes;
+    const action = { findings, minutes: check.minutes + opening, openAfter: costs.maskOf(reached.open) };
     candidates.push({ id: check.id, action, own: check.minutes, opening, held: heldBack(check) });
   }
   compiled.faults.forEach((fault, i) => {
     const id = `repair:${fault.id}`;
-    if (answered.has(id) || pins.has(i) || result.marginals[i]! < 0.1 || !sets.candidates.includes(i)) return;
-    const opening = reach(kind, open, { access: fault.repair.access, power: 'no' }).minutes;
+    if (answered.has(id) || pins.has(i) || result.marginals[i]! < WORTH_REPAIRING || !sets.candidates.includes(i)) return;
+    const reached = reach(kind, open, { access: fault.repair.access, power: 'no' });
+    const opening = reached.minutes;
     const closing = fault.repair.power ? closingMinutes(kind, open) : 0;
     const minutes = fault.repair.minutes + opening + closing;
-    const action = { findings: [compiled.findingIndex.get(id)!], minutes, repairs: i };
+    const action = { findings: [compiled.findingIndex.get(id)!], minutes, repairs: i, openAfter: costs.maskOf(reached.open) };
     const held = fault.repair.power ? heldBack({ power: 'yes' }) : [];
     candidates.push({ id, action, own: fault.repair.minutes, opening: opening + closing, held });
   });
@@ -270,9 +286,9 @@ function nextActions(
     sets.candidates,
     result.marginals,
     candidates.map((c) => c.action),
-    repairCosts(kind, compiled.faults, open),
+    costs.costs,
     new Set(pins.keys()),
-    repairCosts(kind, compiled.faults, open).openNow,
+    costs.openNow,
   );
   const rows = ranked.map((r): NextAction => {
     const c = candidates[r.action]!;

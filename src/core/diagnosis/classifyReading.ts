@@ -4,7 +4,7 @@ import type { Aspect, Kind, ReadingSpec, Reference, Scatter } from './knowledge'
 export type References = Record<Reference, number>;
 
 export function referencesOf(kind: Kind, mainsV: number): References {
-  return { mainsV, healthyVacuumKpa: kind.healthyVacuumKpa, rollRpm: kind.rollRpm };
+  return { mainsV, healthyVacuumKpa: kind.healthyVacuumKpa, rollRpm: kind.rollRpm, ratedCurrentA: kind.ratedWatts / mainsV };
 }
 
 /** A reading outside what the machine or the instrument can show. `field` is always the value. */

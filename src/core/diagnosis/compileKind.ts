@@ -1,4 +1,5 @@
 import {
+  checksOf,
   COMMONNESS,
   STRENGTHS,
   type Aspect,
@@ -70,7 +71,7 @@ export function compileKind(knowledge: Knowledge, kind: Kind, options: PriorOpti
   const faults = faultsOf(knowledge, kind);
   const faultIndex = new Map(faults.map((f, i) => [f.id, i]));
   const priors = shippedPriors(knowledge, kind, options);
-  const checks = knowledge.checks.filter((c) => c.kinds.includes(kind.id));
+  const checks = checksOf(knowledge, kind.id);
   const complaints = knowledge.complaints.filter((c) => c.kinds.includes(kind.id));
 
   const findings: CompiledFinding[] = [];

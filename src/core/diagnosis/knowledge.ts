@@ -49,12 +49,14 @@ export interface Kind {
   healthyVacuumKpa: number;
   /** Roll speed when healthy, r/min. */
   rollRpm: number;
+  /** Power drawn when healthy, W. */
+  ratedWatts: number;
   /** Expected number of faults in a machine that comes in. */
   expectedFaults: number;
   basis: Basis;
 }
 
-export type Reference = 'mainsV' | 'healthyVacuumKpa' | 'rollRpm';
+export type Reference = 'mainsV' | 'healthyVacuumKpa' | 'rollRpm' | 'ratedCurrentA';
 
 /** How readings of one outcome scatter; on a log scale `mean` and `from`/`to` are still in the unit itself. */
 export type Scatter =
@@ -83,10 +85,14 @@ export interface Outcome {
   proves?: string[];
   /** Cautions that this outcome sets in force. */
   raises?: string[];
+  /** Only in these kinds. */
+  kinds?: string[];
 }
 
 export interface Aspect {
   id: string;
+  /** Only in these kinds. */
+  kinds?: string[];
   label: string;
   /** How a reading was taken (roll on, roll off; at the hose …); aspects with a condition share their check. */
   condition?: string;
@@ -148,6 +154,7 @@ export interface Fault {
 
 export interface Caution {
   id: string;
+  label: string;
   when: string;
   text: string;
   /** Hazard to life: an acknowledgement by name is taken. */
@@ -160,4 +167,15 @@ export interface Knowledge {
   checks: Check[];
   faults: Fault[];
   cautions: Caution[];
+}
+
+/** The checks of a kind, with only the aspects and outcomes that it has. */
+export function checksOf(knowledge: Knowledge, kindId: string): Check[] {
+  const has = (x: { kinds?: string[] }) => !x.kinds || x.kinds.includes(kindId);
+  return knowledge.checks
+    .filter((c) => c.kinds.includes(kindId))
+    .map((c) => ({
+      ...c,
+      aspects: c.aspects.filter(has).map((a) => ({ ...a, outcomes: a.outcomes.filter(has) })),
+    }));
 }

@@ -8,6 +8,8 @@ export interface Action {
   minutes: number;
   /** The fault it repairs, if it is a repair. */
   repairs?: number;
+  /** What is open after it (a bit mask), for what it saves of later openings. */
+  openAfter: number;
 }
 
 export interface WeightedSet {
@@ -55,8 +57,8 @@ export function rankActions(
   const used = sets.slice(0, MOST_SETS);
   const totalWeight = used.reduce((sum, s) => sum + s.probability, 0);
   const weights = Float64Array.from(used, (s) => s.probability / totalWeight);
-  const course = finishingCourse(used, repair, openNow);
-  const now = course(weights, settled);
+  const course = finishingCourse(used, repair);
+  const now = course(weights, settled, openNow);
   const isCandidate = new Uint8Array(network.faults.length);
   for (const c of candidates) isCandidate[c] = 1;
 
@@ -83,7 +85,7 @@ export function rankActions(
       }
       if (probability < 1e-9) continue;
       for (let h = 0; h < used.length; h++) w[h]! /= probability;
-      const remaining = course(w, done);
+      const remaining = course(w, done, action.openAfter);
       after += probability * remaining.minutes;
       leads.push({ levels, probability, topFault: remaining.topFault, topProbability: remaining.topProbability });
     }
@@ -146,7 +148,7 @@ function aspectTables(
  * until every fault of the set is repaired. For one fault and independent repairs this order is optimal (Kadane &
  * Simon 1977: from memory).
  */
-function finishingCourse(sets: WeightedSet[], repair: RepairCosts, openNow: number) {
+function finishingCourse(sets: WeightedSet[], repair: RepairCosts) {
   const faults = [...new Set(sets.flatMap((s) => s.faults))];
   const position = new Map(faults.map((f, i) => [f, i]));
   const members = sets.map((s) => s.faults.map((f) => position.get(f)!));
@@ -154,7 +156,7 @@ function finishingCourse(sets: WeightedSet[], repair: RepairCosts, openNow: numb
   const reachedAt = new Float64Array(faults.length);
   const taken = new Uint8Array(faults.length);
 
-  return (weights: Float64Array, settled: ReadonlySet<number>) => {
+  return (weights: Float64Array, settled: ReadonlySet<number>, openNow: number) => {
     m.fill(0);
     taken.fill(0);
     for (let h = 0; h < members.length; h++) for (const i of members[h]!) m[i]! += weights[h]!;

@@ -1,0 +1,93 @@
+import { accessPath } from './accessCosts';
+import { faultsOf } from './compileKind';
+import { checksOf, STRENGTHS, type Knowledge } from './knowledge';
+
+/**
+ * Dead ends in the knowledge, one sentence each; an empty list means that it can be used: every id that is named
+ * exists, every complaint has a fault that explains it, every fault can be shown by a check, every check moves
+ * something, every station has a fault, every reading covers its aspect.
+ */
+export function problemsIn(knowledge: Knowledge): string[] {
+  const problems: string[] = [];
+  const say = (text: string) => problems.push(text);
+  const unique = (what: string, ids: string[]) => {
+    for (const id of new Set(ids.filter((x, i) => ids.indexOf(x) !== i))) say(`${what} ${id} is there twice`);
+  };
+  unique('kind', knowledge.kinds.map((k) => k.id));
+  unique('check', knowledge.checks.map((c) => c.id));
+  unique('fault', knowledge.faults.map((f) => f.id));
+  unique('complaint', knowledge.complaints.map((c) => c.id));
+  unique('caution', knowledge.cautions.map((c) => c.id));
+  const cautionIds = new Set(knowledge.cautions.map((c) => c.id));
+  const named = (where: string, ids: string[] | undefined) =>
+    ids?.filter((id) => !cautionIds.has(id)).forEach((id) => say(`${where} names caution ${id}, which is not there`));
+  knowledge.complaints.forEach((c) => named(`complaint ${c.id}`, c.raises));
+
+  for (const kind of knowledge.kinds) {
+    const at = (what: string) => `${kind.id}: ${what}`;
+    const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
+    const faults = faultsOf(knowledge, kind);
+    const faultIds = new Set(faults.map((f) => f.id));
+    const checks = checksOf(knowledge, kind.id);
+    const complaints = knowledge.complaints.filter((c) => c.kinds.includes(kind.id));
+
+    for (const station of stations)
+      if (!faults.some((f) => f.kinds[kind.id]!.station === station)) say(at(`station ${station} has no fault`));
+    for (const complaint of complaints)
+      if (!faults.some((f) => f.complaints.some((c) => c.complaint === complaint.id)))
+        say(at(`nothing explains complaint ${complaint.id}`));
+    for (const check of checks) {
+      named(at(`check ${check.id}`), check.cautions);
+      try {
+        accessPath(kind, check.access);
+      } catch {
+        say(at(`check ${check.id} needs access ${check.access}, which is not there`));
+      }
+      const outcomes = check.aspects.flatMap((a) => a.outcomes.map((o) => o.id));
+      unique(at(`check ${check.id}: outcome`), outcomes);
+      for (const aspect of check.aspects) {
+        if (aspect.outcomes.length < 2) say(at(`check ${check.id}/${aspect.id} has fewer than two outcomes`));
+        for (const o of aspect.outcomes) named(at(`check ${check.id}=${o.id}`), o.raises);
+        if (aspect.reading)
+          for (const o of aspect.outcomes)
+            if (!aspect.reading.classes.some((c) => c.outcome === o.id))
+              say(at(`check ${check.id}/${aspect.id}: no reading is ${o.id}`));
+      }
+      const moves = faults.some((f) => f.shows.some((s) => s.check === check.id && outcomes.includes(s.outcome)));
+      if (!moves) say(at(`check ${check.id} moves nothing`));
+    }
+    for (const fault of faults) {
+      if (!stations.has(fault.kinds[kind.id]!.station))
+        say(at(`fault ${fault.id} stands at ${fault.kinds[kind.id]!.station}, which is not there`));
+      try {
+        accessPath(kind, fault.repair.access);
+      } catch {
+        say(at(`repair of ${fault.id} needs access ${fault.repair.access}, which is not there`));
+      }
+      for (const c of fault.complaints) {
+        if (!knowledge.complaints.some((x) => x.id === c.complaint))
+          say(`fault ${fault.id} names complaint ${c.complaint}, which is not there`);
+        if (!(c.strength in STRENGTHS)) say(`fault ${fault.id}: ${String(c.strength)} is no strength`);
+      }
+      for (const c of fault.broughtOnBy ?? [])
+        if (!knowledge.faults.some((f) => f.id === c.fault)) say(`fault ${fault.id} is brought on by ${c.fault}, which is not there`);
+      const shown = fault.shows.filter((s) =>
+        checks.some((c) => c.id === s.check && c.aspects.some((a) => a.outcomes.some((o) => o.id === s.outcome))),
+      );
+      if (shown.length === 0) say(at(`no check shows fault ${fault.id}`));
+    }
+    for (const check of checks)
+      for (const outcome of check.aspects.flatMap((a) => a.outcomes))
+        for (const id of outcome.proves ?? [])
+          if (!faultIds.has(id) && !knowledge.faults.some((f) => f.id === id))
+            say(at(`check ${check.id}=${outcome.id} proves ${id}, which is not there`));
+  }
+  for (const fault of knowledge.faults)
+    for (const show of fault.shows) {
+      const check = knowledge.checks.find((c) => c.id === show.check);
+      if (!check) say(`fault ${fault.id} shows at check ${show.check}, which is not there`);
+      else if (!check.aspects.some((a) => a.outcomes.some((o) => o.id === show.outcome)))
+        say(`fault ${fault.id} shows ${show.check}=${show.outcome}, which is not there`);
+    }
+  return problems;
+}

@@ -1,0 +1,334 @@
+import type { Check, ReadingSpec, Scatter } from '@/core/diagnosis/knowledge';
+
+const both = ['upright-shaft-belt', 'upright-brush-motor'];
+const brushMotor = ['upright-brush-motor'];
+
+/** Ohms are looked at on a log scale: a good contact, a bad one, an open one differ by powers of ten. */
+function ohms(classes: [outcome: string, from: number, to: number][]): ReadingSpec {
+  return {
+    quantity: 'resistance',
+    unit: 'Ω',
+    min: 0,
+    max: 1e9,
+    logScale: true,
+    classes: classes.map(([outcome, from, to]) => ({ outcome, scatter: { shape: 'uniform', from, to } satisfies Scatter })),
+    basis: 'common practice, no source',
+  };
+}
+
+const closedContact = (closed: string, poor: string, open: string) =>
+  ohms([
+    [closed, 1e-3, 1.5],
+    [poor, 1.5, 2e4],
+    [open, 2e4, 1e9],
+  ]);
+
+/**
+ * Meter work. Volts at the head: the mains voltage is a supply (110-120 V on 120 V mains); a high-impedance meter shows
+ * a ghost of about 5 V on a dead line (common practice, no source). Scatters: from memory.
+ */
+export const checksMeter: Check[] = [
+  {
+    id: 'head-on-test-lead',
+    label: 'Head on a test lead',
+    kinds: brushMotor,
+    how: ['Head off the wand, roll free by hand.', 'Feed the head by itself with the fused test lead.', 'Runs: the fault is before the head.'],
+    minutes: 2,
+    access: 'outside',
+    power: 'yes',
+    spinsRoll: true,
+    cautions: ['roll-free-before-power', 'live-measurement'],
+    aspects: [
+      {
+        id: 'head',
+        label: 'Head',
+        outcomes: [
+          { id: 'runs', label: 'runs' },
+          { id: 'dead', label: 'dead' },
+        ],
+      },
+    ],
+  },
+  {
+    id: 'head-socket-volts',
+    label: 'Volts at the head socket',
+    kinds: brushMotor,
+    how: ['Roll free by hand, wand on, handle leaned back.', 'Outer contacts, roll switched on: volts AC.', 'Once more with the roll off: a ghost of a few volts is normal there.'],
+    minutes: 2,
+    access: 'outside',
+    power: 'live',
+    spinsRoll: true,
+    cautions: ['live-measurement', 'roll-free-before-power'],
+    aspects: [
+      {
+        id: 'roll-on',
+        label: 'Roll on',
+        condition: 'roll-on',
+        outcomes: [
+          { id: 'supply', label: 'supply' },
+          { id: 'low', label: 'low supply' },
+          { id: 'ghost', label: 'ghost' },
+          { id: 'none', label: 'none' },
+        ],
+        leak: { low: 0.01, ghost: 0.004, none: 0.004 },
+        reading: {
+          quantity: 'voltage',
+          unit: 'V',
+          relativeTo: 'mainsV',
+          min: 0,
+          max: 1.25,
+          classes: [
+            { outcome: 'supply', scatter: { shape: 'normal', mean: 0.98, sd: 0.055 } },
+            { outcome: 'low', scatter: { shape: 'uniform', from: 0.25, to: 0.9 } },
+            { outcome: 'ghost', scatter: { shape: 'logNormal', median: 5 / 120, spread: 0.7 } },
+            { outcome: 'none', scatter: { shape: 'uniform', from: -0.005, to: 0.008 } },
+          ],
+          basis: 'from memory',
+        },
+      },
+      {
+        id: 'roll-off',
+        label: 'Roll off',
+        condition: 'roll-off',
+        neutral: true,
+        outcomes: [
+          { id: 'off-none', label: 'none' },
+          { id: 'off-ghost', label: 'ghost' },
+          { id: 'off-supply', label: 'supply' },
+        ],
+        reading: {
+          quantity: 'voltage',
+          unit: 'V',
+          relativeTo: 'mainsV',
+          min: 0,
+          max: 1.25,
+          classes: [
+            { outcome: 'off-none', scatter: { shape: 'uniform', from: -0.005, to: 0.008 } },
+            { outcome: 'off-ghost', scatter: { shape: 'logNormal', median: 5 / 120, spread: 0.7 } },
+            { outcome: 'off-supply', scatter: { shape: 'normal', mean: 0.98, sd: 0.055 } },
+          ],
+          basis: 'from memory',
+        },
+      },
+    ],
+  },
+  {
+    id: 'wand-contacts-look',
+    label: 'Wand and socket contacts',
+    kinds: brushMotor,
+    how: ['Plug out. Wand out at both ends.', 'Pins straight, bright, springy; socket firm.', 'Clean with a little spirit, let it flash off.'],
+    minutes: 1,
+    access: 'outside',
+    power: 'no',
+    cautions: ['unplug-before-opening'],
+    aspects: [
+      {
+        id: 'contacts',
+        label: 'Contacts',
+        outcomes: [
+          { id: 'contacts-bright', label: 'bright, firm' },
+          { id: 'contacts-dirty', label: 'dirty or bent', proves: ['wand-contacts-dirty'] },
+          { id: 'socket-loose', label: 'head socket loose', proves: ['head-socket-loose'] },
+        ],
+      },
+    ],
+  },
+  {
+    id: 'hose-conductor-ohms',
+    label: 'Hose wires, flexed',
+    kinds: brushMotor,
+    how: ['Plug out, hose off at both ends.', 'Ohms end to end on each conductor.', 'Flex the hose all along while you read; note the worst.'],
+    minutes: 3,
+    access: 'hose-off',
+    power: 'no',
+    cautions: ['unplug-before-opening', 'electrified-hose'],
+    aspects: [
+      {
+        id: 'conductor',
+        label: 'Worst conductor',
+        outcomes: [
+          { id: 'hose-wires-sound', label: 'sound' },
+          { id: 'hose-wires-poor', label: 'poor' },
+          { id: 'hose-wires-open', label: 'open', proves: ['hose-conductor-open'] },
+        ],
+        reading: closedContact('hose-wires-sound', 'hose-wires-poor', 'hose-wires-open'),
+        leak: { 'hose-wires-poor': 0.01, 'hose-wires-open': 0.003 },
+      },
+    ],
+  },
+  {
+    id: 'tilt-switch-ohms',
+    label: 'Tilt switch',
+    kinds: brushMotor,
+    how: ['Plug out, head open, switch in its holder.', 'Ohms across it with the handle leaned back: must be near 0.', 'Then upright: must be open.'],
+    minutes: 3,
+    access: 'head',
+    power: 'no',
+    cautions: ['unplug-before-opening', 'interlock-bypass'],
+    aspects: [
+      {
+        id: 'leaned-back',
+        label: 'Leaned back',
+        condition: 'leaned-back',
+        outcomes: [
+          { id: 'tilt-closed', label: 'closed' },
+          { id: 'tilt-poor', label: 'poor contact' },
+          { id: 'tilt-open', label: 'open', proves: ['tilt-switch-failed'] },
+        ],
+        reading: closedContact('tilt-closed', 'tilt-poor', 'tilt-open'),
+        leak: { 'tilt-poor': 0.005, 'tilt-open': 0.003 },
+      },
+      {
+        id: 'upright',
+        label: 'Upright',
+        condition: 'upright',
+        outcomes: [
+          { id: 'upright-open', label: 'open' },
+          { id: 'upright-closed', label: 'closed', proves: ['tilt-switch-stuck-closed'] },
+        ],
+        reading: ohms([
+          ['upright-open', 2e4, 1e9],
+          ['upright-closed', 1e-3, 2e4],
+        ]),
+        leak: { 'upright-closed': 0.003 },
+      },
+    ],
+  },
+  {
+    id: 'handle-switch-ohms',
+    label: 'Handle switch',
+    kinds: brushMotor,
+    how: ['Plug out, handle open.', 'Ohms across the brush switch, switched on: near 0.', 'Off: open.'],
+    minutes: 4,
+    access: 'handle',
+    power: 'no',
+    cautions: ['unplug-before-opening'],
+    aspects: [
+      {
+        id: 'on',
+        label: 'Switched on',
+        condition: 'on',
+        outcomes: [
+          { id: 'switch-closed', label: 'closed' },
+          { id: 'switch-poor', label: 'poor contact' },
+          { id: 'switch-open', label: 'open', proves: ['handle-brush-switch-failed'] },
+        ],
+        reading: closedContact('switch-closed', 'switch-poor', 'switch-open'),
+        leak: { 'switch-poor': 0.005, 'switch-open': 0.003 },
+      },
+      {
+        id: 'off',
+        label: 'Switched off',
+        condition: 'off',
+        neutral: true,
+        outcomes: [
+          { id: 'off-open', label: 'open' },
+          { id: 'off-closed', label: 'closed' },
+        ],
+        reading: ohms([
+          ['off-open', 2e4, 1e9],
+          ['off-closed', 1e-3, 2e4],
+        ]),
+      },
+    ],
+  },
+  {
+    id: 'motor-winding-ohms',
+    label: 'Brush motor winding',
+    kinds: brushMotor,
+    how: ['Plug out, head open, motor leads off the board.', 'Ohms across the motor, turning the shaft slowly.', 'Then each lead to the frame: must be over range.'],
+    minutes: 3,
+    access: 'head',
+    power: 'no',
+    cautions: ['unplug-before-opening'],
+    aspects: [
+      {
+        id: 'winding',
+        label: 'Winding',
+        condition: 'winding',
+        outcomes: [
+          { id: 'winding-sound', label: 'sound' },
+          { id: 'winding-shorted', label: 'shorted', proves: ['brush-motor-failed'] },
+          { id: 'winding-open', label: 'open', proves: ['brush-motor-failed'] },
+        ],
+        reading: ohms([
+          ['winding-sound', 3, 400],
+          ['winding-shorted', 1e-3, 2],
+          ['winding-open', 3e3, 1e9],
+        ]),
+        leak: { 'winding-shorted': 0.004, 'winding-open': 0.004 },
+      },
+      {
+        id: 'frame',
+        label: 'To the frame',
+        condition: 'frame',
+        outcomes: [
+          { id: 'frame-clear', label: 'clear' },
+          { id: 'frame-leaky', label: 'leaky', raises: ['wet-signs'] },
+        ],
+        reading: ohms([
+          ['frame-clear', 1e6, 1e9],
+          ['frame-leaky', 1e-3, 1e6],
+        ]),
+      },
+    ],
+  },
+  {
+    id: 'head-board-look',
+    label: 'Head board',
+    kinds: brushMotor,
+    how: ['Plug out, head open.', 'Burnt parts, cracked joints, dust bridges.', 'Volts in and none out, measured live, condemns it.'],
+    minutes: 3,
+    access: 'head',
+    power: 'no',
+    cautions: ['unplug-before-opening'],
+    aspects: [
+      {
+        id: 'board',
+        label: 'Board',
+        outcomes: [
+          { id: 'board-sound', label: 'nothing to see' },
+          { id: 'board-burnt', label: 'burnt', proves: ['head-board-failed'] },
+        ],
+      },
+    ],
+  },
+  {
+    id: 'main-switch-ohms',
+    label: 'Main switch and cut-out',
+    kinds: both,
+    how: ['Plug out, motor bay open.', 'Ohms across the main switch, on.', 'Then across the cut-out, cold.'],
+    minutes: 3,
+    access: 'motor-bay',
+    power: 'no',
+    cautions: ['unplug-before-opening'],
+    aspects: [
+      {
+        id: 'main',
+        label: 'Main switch, on',
+        condition: 'main',
+        outcomes: [
+          { id: 'main-closed', label: 'closed' },
+          { id: 'main-poor', label: 'poor contact' },
+          { id: 'main-open', label: 'open', proves: ['main-switch-failed'] },
+        ],
+        reading: closedContact('main-closed', 'main-poor', 'main-open'),
+        leak: { 'main-poor': 0.005, 'main-open': 0.003 },
+      },
+      {
+        id: 'cut-out',
+        label: 'Cut-out, cold',
+        condition: 'cut-out',
+        outcomes: [
+          { id: 'cutout-closed', label: 'closed' },
+          { id: 'cutout-open', label: 'open', proves: ['thermal-cutout-open'] },
+        ],
+        reading: ohms([
+          ['cutout-closed', 1e-3, 5],
+          ['cutout-open', 1e3, 1e9],
+        ]),
+        leak: { 'cutout-open': 0.003 },
+      },
+    ],
+  },
+];

@@ -1,0 +1,239 @@
+import type { Fault, Show } from '@/core/diagnosis/knowledge';
+
+const K1 = 'upright-shaft-belt';
+const K2 = 'upright-brush-motor';
+const basis = 'common practice, no source';
+
+/** The sealed vacuum from the lossy piece on: `before` is still good. */
+function losesFrom(piece: 'hose' | 'wand' | 'head', outcome: 'weak' | 'none'): Show[] {
+  const from = { hose: ['hose', 'wand', 'head'], wand: ['wand', 'head'], head: ['head'] }[piece];
+  return from.map((at) => ({ check: 'inlet-vacuum', outcome: `${at}-${outcome}`, strength: 'usually' }));
+}
+
+const weakEverywhere: Show[] = [
+  { check: 'inlet-vacuum', outcome: 'machine-weak', strength: 'usually' },
+  ...losesFrom('hose', 'weak'),
+];
+
+/** Floor to exhaust. How common, and how surely each shows: common practice, no source. */
+export const faultsAir: Fault[] = [
+  {
+    id: 'filter-clogged',
+    label: 'Pre-motor filter clogged',
+    kinds: { [K1]: { station: 'pre-filter', common: 'very common' }, [K2]: { station: 'pre-foam', common: 'very common' } },
+    complaints: [
+      { complaint: 'weak-suction', strength: 'usually' },
+      { complaint: 'no-suction', strength: 'sometimes' },
+      { complaint: 'bad-smell', strength: 'sometimes' },
+      { complaint: 'indicator-red', strength: 'often' },
+      { complaint: 'burning-smell', strength: 'rarely' },
+    ],
+    shows: [{ check: 'filter-look', outcome: 'filter-caked', strength: 'always' }, ...weakEverywhere],
+    repair: { label: 'Wash or replace the filter, run it', minutes: 4, access: 'filter-bay', parts: ['filter'], power: true },
+    basis,
+  },
+  {
+    id: 'felt-clogged',
+    label: 'Pre-motor felt clogged',
+    kinds: { [K2]: { station: 'pre-felt', common: 'common' } },
+    complaints: [
+      { complaint: 'weak-suction', strength: 'usually' },
+      { complaint: 'no-suction', strength: 'rarely' },
+    ],
+    shows: [{ check: 'filter-look', outcome: 'felt-caked', strength: 'always' }, ...weakEverywhere],
+    repair: { label: 'Replace the felt, run it', minutes: 3, access: 'filter-bay', parts: ['filter'], power: true },
+    basis,
+  },
+  {
+    id: 'exhaust-filter-clogged',
+    label: 'Exhaust filter clogged',
+    kinds: { [K1]: { station: 'exhaust-filter', common: 'common' }, [K2]: { station: 'exhaust-filter', common: 'common' } },
+    complaints: [
+      { complaint: 'weak-suction', strength: 'often' },
+      { complaint: 'bad-smell', strength: 'often' },
+    ],
+    shows: [
+      { check: 'exhaust-filter-look', outcome: 'exhaust-clogged', strength: 'always' },
+      { check: 'inlet-vacuum', outcome: 'machine-weak', strength: 'rarely' },
+    ],
+    repair: { label: 'Fit a new exhaust filter, run it', minutes: 2, access: 'outside', parts: ['filter'], power: true },
+    basis,
+  },
+  {
+    id: 'bag-or-bin-full',
+    label: 'Bag or bin over full',
+    kinds: { [K1]: { station: 'bin-or-bag', common: 'very common' }, [K2]: { station: 'bin', common: 'very common' } },
+    complaints: [
+      { complaint: 'weak-suction', strength: 'usually' },
+      { complaint: 'bad-smell', strength: 'sometimes' },
+      { complaint: 'no-suction', strength: 'rarely' },
+      { complaint: 'blows-dust', strength: 'rarely' },
+      { complaint: 'indicator-red', strength: 'sometimes' },
+    ],
+    shows: [{ check: 'bag-or-bin', outcome: 'over-full', strength: 'always' }, ...weakEverywhere],
+    repair: { label: 'Empty it, run it', minutes: 2, access: 'outside', power: true },
+    basis,
+  },
+  {
+    id: 'bag-missing',
+    label: 'Bag missing or not seated',
+    kinds: { [K1]: { station: 'bin-or-bag', common: 'rare' } },
+    complaints: [{ complaint: 'blows-dust', strength: 'always' }],
+    shows: [{ check: 'bag-or-bin', outcome: 'bag-missing', strength: 'always' }],
+    repair: { label: 'Fit a bag, clean the motor inlet', minutes: 4, access: 'filter-bay', parts: ['filter'], power: true },
+    basis,
+  },
+  {
+    id: 'hose-clogged',
+    label: 'Hose clogged',
+    kinds: { [K1]: { station: 'hose', common: 'very common' }, [K2]: { station: 'hose', common: 'very common' } },
+    complaints: [
+      { complaint: 'no-suction', strength: 'usually' },
+      { complaint: 'weak-suction', strength: 'often' },
+      { complaint: 'indicator-red', strength: 'sometimes' },
+    ],
+    shows: [{ check: 'hose-drop', outcome: 'held', strength: 'always' }, ...losesFrom('hose', 'none')],
+    repair: { label: 'Clear the hose, run it', minutes: 5, access: 'hose-off', power: true },
+    basis,
+  },
+  {
+    id: 'wand-clogged',
+    label: 'Wand clogged',
+    kinds: { [K2]: { station: 'wand', common: 'occasional' } },
+    complaints: [
+      { complaint: 'no-suction', strength: 'often' },
+      { complaint: 'weak-suction', strength: 'often' },
+    ],
+    shows: [{ check: 'wand-look', outcome: 'wand-blocked', strength: 'always' }, ...losesFrom('wand', 'none')],
+    repair: { label: 'Clear the wand, run it', minutes: 4, access: 'outside', power: true },
+    basis,
+  },
+  {
+    id: 'head-duct-clogged',
+    label: 'Duct behind the roll clogged',
+    kinds: { [K1]: { station: 'head-duct', common: 'occasional' }, [K2]: { station: 'neck-hose', common: 'occasional' } },
+    complaints: [
+      { complaint: 'weak-only-in-floor-mode', strength: 'usually' },
+      { complaint: 'no-suction', strength: 'sometimes' },
+      { complaint: 'weak-suction', strength: 'often' },
+    ],
+    shows: [{ check: 'head-duct-look', outcome: 'duct-blocked', strength: 'always' }, ...losesFrom('head', 'none')],
+    repair: { label: 'Clear the duct, run it', minutes: 5, access: 'sole-plate', power: true },
+    basis,
+  },
+  {
+    id: 'head-mouth-blocked',
+    label: 'Something across the head’s mouth',
+    kinds: { [K1]: { station: 'head-mouth', common: 'rare' }, [K2]: { station: 'head-mouth', common: 'rare' } },
+    complaints: [
+      { complaint: 'weak-only-in-floor-mode', strength: 'often' },
+      { complaint: 'weak-suction', strength: 'sometimes' },
+      { complaint: 'rattle', strength: 'rarely' },
+    ],
+    shows: [{ check: 'sole-plate-look', outcome: 'mouth-blocked', strength: 'always' }, ...losesFrom('head', 'weak')],
+    repair: { label: 'Take it out, run it', minutes: 2, access: 'sole-plate', power: true },
+    basis,
+  },
+  {
+    id: 'cyclone-plugged',
+    label: 'Mesh or cyclone plugged',
+    kinds: { [K1]: { station: 'mesh-or-cyclone', common: 'occasional' }, [K2]: { station: 'mesh', common: 'occasional' } },
+    complaints: [
+      { complaint: 'weak-suction', strength: 'usually' },
+      { complaint: 'blows-dust', strength: 'rarely' },
+    ],
+    shows: [
+      { check: 'cyclone-look', outcome: 'cyclone-matted', strength: 'usually' },
+      { check: 'cyclone-look', outcome: 'cyclone-some', strength: 'rarely' },
+      { check: 'filter-look', outcome: 'filter-grey', strength: 'sometimes' },
+      ...weakEverywhere,
+    ],
+    repair: { label: 'Clean the mesh and cones, dry, run it', minutes: 15, access: 'filter-bay', power: true },
+    basis,
+  },
+  {
+    id: 'hose-split',
+    label: 'Hose split',
+    kinds: { [K1]: { station: 'hose', common: 'occasional' }, [K2]: { station: 'hose', common: 'occasional' } },
+    complaints: [{ complaint: 'weak-suction', strength: 'usually' }],
+    shows: [{ check: 'hose-split', outcome: 'fault', strength: 'always' }, ...losesFrom('hose', 'weak')],
+    repair: { label: 'Fit a new hose, run it', minutes: 6, access: 'hose-off', parts: ['hose'], power: true },
+    basis,
+  },
+  {
+    id: 'handle-cracked',
+    label: 'Handle duct cracked',
+    kinds: { [K2]: { station: 'handle', common: 'rare' } },
+    complaints: [{ complaint: 'weak-suction', strength: 'often' }],
+    shows: [{ check: 'hose-split', outcome: 'handle-cracked', strength: 'always' }, ...losesFrom('hose', 'weak')],
+    repair: { label: 'Fit a new handle shell', minutes: 15, access: 'handle', power: true },
+    basis,
+  },
+  {
+    id: 'neck-hose-split',
+    label: 'Neck hose split',
+    kinds: { [K2]: { station: 'neck-hose', common: 'common', fromAgeYears: 2 } },
+    complaints: [
+      { complaint: 'weak-only-in-floor-mode', strength: 'usually' },
+      { complaint: 'weak-suction', strength: 'often' },
+    ],
+    shows: [{ check: 'neck-hose-split', outcome: 'fault', strength: 'always' }, ...losesFrom('head', 'weak')],
+    repair: { label: 'Fit a new neck hose, run it', minutes: 8, access: 'sole-plate', parts: ['hose'], power: true },
+    basis,
+  },
+  {
+    id: 'changeover-leaking',
+    label: 'Change-over flap leaks',
+    kinds: { [K1]: { station: 'changeover', common: 'occasional' } },
+    complaints: [
+      { complaint: 'weak-only-in-floor-mode', strength: 'usually' },
+      { complaint: 'weak-suction', strength: 'sometimes' },
+    ],
+    shows: [{ check: 'changeover-look', outcome: 'flap-leaks', strength: 'always' }, ...losesFrom('head', 'weak')],
+    repair: { label: 'Free and clean the flap, run it', minutes: 8, access: 'hose-off', power: true },
+    basis,
+  },
+  {
+    id: 'seal-leaking',
+    label: 'Motor seal leaks',
+    kinds: {
+      [K1]: { station: 'motor-seal', common: 'occasional', afterRepair: 'common' },
+      [K2]: { station: 'gaskets', common: 'occasional', afterRepair: 'common' },
+    },
+    complaints: [
+      { complaint: 'weak-suction', strength: 'usually' },
+      { complaint: 'blows-dust', strength: 'sometimes' },
+    ],
+    shows: [{ check: 'seal-look', outcome: 'fault', strength: 'usually' }, ...weakEverywhere],
+    repair: { label: 'Fit or seat the seal, run it', minutes: 8, access: 'filter-bay', parts: ['seal'], power: true },
+    basis,
+  },
+  {
+    id: 'bin-gasket-leaking',
+    label: 'Bin gasket leaks',
+    kinds: {
+      [K1]: { station: 'gaskets', common: 'occasional' },
+      [K2]: { station: 'bin', common: 'occasional' },
+    },
+    complaints: [{ complaint: 'weak-suction', strength: 'usually' }],
+    shows: [{ check: 'seal-look', outcome: 'bin-gasket-fault', strength: 'always' }, ...weakEverywhere],
+    repair: { label: 'Fit or seat the gasket, run it', minutes: 3, access: 'outside', parts: ['seal'], power: true },
+    basis,
+  },
+  {
+    id: 'pre-filter-disintegrated',
+    label: 'Pre-motor filter falling apart',
+    kinds: { [K1]: { station: 'pre-filter', common: 'occasional' }, [K2]: { station: 'pre-foam', common: 'occasional' } },
+    complaints: [
+      { complaint: 'blows-dust', strength: 'always' },
+      { complaint: 'bad-smell', strength: 'rarely' },
+    ],
+    shows: [
+      { check: 'filter-look', outcome: 'filter-disintegrated', strength: 'usually' },
+      { check: 'filter-look', outcome: 'filter-torn', strength: 'rarely' },
+      { check: 'wet-signs', outcome: 'swollen-filter', strength: 'sometimes' },
+    ],
+    repair: { label: 'Fit a new filter, clean the motor inlet', minutes: 5, access: 'filter-bay', parts: ['filter'], power: true },
+    basis,
+  },
+];

@@ -1,0 +1,195 @@
+import type { Access, Kind, Station } from '@/core/diagnosis/knowledge';
+
+const mainsPower: Station[] = [
+  { id: 'outlet', label: 'outlet' },
+  { id: 'plug', label: 'plug' },
+  { id: 'cord', label: 'cord', wears: true },
+  { id: 'cord-grip', label: 'cord grip' },
+  { id: 'main-switch', label: 'main switch' },
+  { id: 'cut-out', label: 'cut-out', optional: true },
+];
+
+const frame: Station[] = [
+  { id: 'housing', label: 'housing' },
+  { id: 'latches', label: 'latches' },
+  { id: 'gaskets', label: 'gaskets', wears: true },
+  { id: 'wheels', label: 'wheels' },
+  { id: 'handle-lock', label: 'handle lock' },
+];
+
+const commonAccess: Access[] = [
+  { id: 'filter-bay', label: 'filter bay', openMinutes: 0.5, closeMinutes: 0.5, bares: ['pre-filter', 'pre-foam', 'pre-felt'] },
+  { id: 'hose-off', label: 'hose off', openMinutes: 1, closeMinutes: 1, bares: ['hose'] },
+  {
+    id: 'sole-plate',
+    label: 'sole plate off',
+    openMinutes: 2.5,
+    closeMinutes: 2.5,
+    bares: ['roll', 'flat-belt', 'toothed-belt', 'head-mouth', 'head-duct', 'neck-hose', 'motor-shaft', 'belt-cover'],
+  },
+  {
+    id: 'roll-out',
+    label: 'roll out',
+    openMinutes: 2,
+    closeMinutes: 3,
+    needs: 'sole-plate',
+    closedForPower: true,
+    bares: ['end-caps', 'roll-bearings', 'brush-motor-sprocket', 'roll-sprocket'],
+  },
+];
+
+/** Minutes, vacuum, speed and power of both kinds: common practice, no source. */
+export const kinds: Kind[] = [
+  {
+    id: 'upright-shaft-belt',
+    number: 1,
+    label: 'Upright, belt from the motor shaft',
+    blurb: 'One motor. A flat elastic belt runs from the bare motor shaft to the roll.',
+    lines: [
+      {
+        line: 'power',
+        label: 'Power',
+        stations: [
+          ...mainsPower,
+          { id: 'filter-indicator', label: 'filter indicator', optional: true },
+          { id: 'suction-motor', label: 'suction motor' },
+        ],
+      },
+      {
+        line: 'drive',
+        label: 'Drive',
+        stations: [
+          { id: 'motor-shaft', label: 'motor shaft' },
+          { id: 'flat-belt', label: 'flat belt', wears: true },
+          { id: 'belt-cover', label: 'belt cover', optional: true },
+          { id: 'roll', label: 'brush roll', wears: true },
+          { id: 'end-caps', label: 'end caps' },
+          { id: 'roll-bearings', label: 'roll bearings', wears: true },
+          { id: 'bristles', label: 'bristles' },
+          { id: 'height-setting', label: 'height setting' },
+        ],
+      },
+      {
+        line: 'air',
+        label: 'Air',
+        stations: [
+          { id: 'head-mouth', label: 'head mouth' },
+          { id: 'head-duct', label: 'head duct' },
+          { id: 'changeover', label: 'change-over', optional: true },
+          { id: 'hose', label: 'hose', wears: true },
+          { id: 'bin-or-bag', label: 'bin or bag' },
+          { id: 'mesh-or-cyclone', label: 'mesh or cyclone' },
+          { id: 'pre-filter', label: 'pre-motor filter', wears: true },
+          { id: 'motor-seal', label: 'motor seal' },
+          { id: 'fan', label: 'fan' },
+          { id: 'exhaust-filter', label: 'exhaust filter', wears: true },
+        ],
+      },
+      { line: 'frame', label: 'Frame', stations: frame },
+    ],
+    access: [
+      ...commonAccess,
+      {
+        id: 'motor-bay',
+        label: 'motor bay open',
+        openMinutes: 10,
+        closeMinutes: 10,
+        closedForPower: true,
+        bares: ['suction-motor', 'main-switch', 'cut-out', 'fan', 'motor-seal', 'cord-grip'],
+      },
+    ],
+    healthyVacuumKpa: 17,
+    rollRpm: 3600,
+    ratedWatts: 1200,
+    expectedFaults: 1.6,
+    basis: 'common practice, no source',
+  },
+  {
+    id: 'upright-brush-motor',
+    number: 2,
+    label: 'Upright, motor in the head',
+    blurb: 'Upright or lift-away. The head has a motor of its own, fed through hose and wand.',
+    lines: [
+      {
+        line: 'power',
+        label: 'Power',
+        stations: [
+          ...mainsPower,
+          { id: 'suction-motor', label: 'suction motor' },
+          { id: 'brush-switch', label: 'brush switch' },
+          { id: 'hose-conductors', label: 'hose wires' },
+          { id: 'wand-contacts', label: 'wand contacts' },
+          { id: 'head-socket', label: 'head socket' },
+          { id: 'tilt-switch', label: 'tilt switch' },
+          { id: 'head-board', label: 'head board', optional: true },
+          { id: 'brush-motor', label: 'brush motor' },
+          { id: 'head-lamp', label: 'head lamp', optional: true },
+        ],
+      },
+      {
+        line: 'drive',
+        label: 'Drive',
+        stations: [
+          { id: 'brush-motor-sprocket', label: 'motor sprocket' },
+          { id: 'toothed-belt', label: 'toothed belt', wears: true },
+          { id: 'roll-sprocket', label: 'roll sprocket' },
+          { id: 'roll', label: 'brush roll', wears: true },
+          { id: 'end-caps', label: 'end caps' },
+          { id: 'roll-bearings', label: 'roll bearings', wears: true },
+          { id: 'bristles', label: 'bristles' },
+        ],
+      },
+      {
+        line: 'air',
+        label: 'Air',
+        stations: [
+          { id: 'head-mouth', label: 'head mouth' },
+          { id: 'neck-hose', label: 'neck hose', wears: true },
+          { id: 'wand', label: 'wand' },
+          { id: 'handle', label: 'handle' },
+          { id: 'hose', label: 'hose', wears: true },
+          { id: 'bin', label: 'bin' },
+          { id: 'mesh', label: 'mesh' },
+          { id: 'pre-foam', label: 'pre-motor foam', wears: true },
+          { id: 'pre-felt', label: 'pre-motor felt', wears: true },
+          { id: 'fan', label: 'fan' },
+          { id: 'exhaust-filter', label: 'exhaust filter', wears: true },
+        ],
+      },
+      { line: 'frame', label: 'Frame', stations: frame },
+    ],
+    access: [
+      ...commonAccess,
+      {
+        id: 'head',
+        label: 'head open',
+        openMinutes: 6,
+        closeMinutes: 7,
+        needs: 'sole-plate',
+        closedForPower: true,
+        bares: ['tilt-switch', 'head-board', 'brush-motor', 'head-socket', 'head-lamp'],
+      },
+      {
+        id: 'handle',
+        label: 'handle open',
+        openMinutes: 4,
+        closeMinutes: 4,
+        closedForPower: true,
+        bares: ['brush-switch', 'handle'],
+      },
+      {
+        id: 'motor-bay',
+        label: 'motor bay open',
+        openMinutes: 12,
+        closeMinutes: 12,
+        closedForPower: true,
+        bares: ['suction-motor', 'main-switch', 'cut-out', 'fan', 'cord-grip'],
+      },
+    ],
+    healthyVacuumKpa: 20,
+    rollRpm: 3200,
+    ratedWatts: 1300,
+    expectedFaults: 1.6,
+    basis: 'common practice, no source',
+  },
+];

@@ -1,0 +1,205 @@
+import { assess, type Answer, type AssessInput } from '@/core/diagnosis/assess';
+import { compileKind, shippedPriors } from '@/core/diagnosis/compileKind';
+import { problemsIn } from '@/core/diagnosis/validateKnowledge';
+import { levelsGiven } from '@/core/diagnosis/joint';
+import { posterior } from '@/core/diagnosis/posterior';
+import { seededRandom } from '@/core/diagnosis/seededRandom';
+import { OVER_RANGE_OHM } from '@/core/units/units';
+import { kindById, knowledge } from '.';
+
+const K1 = 'upright-shaft-belt';
+const K2 = 'upright-brush-motor';
+
+function find(kind: string, complaints: string[], answers: Answer[] = [], more: Partial<AssessInput> = {}) {
+  return assess(knowledge, { kind: kindById(kind), mainsV: 120, complaints, answers, ...more });
+}
+const of = (result: ReturnType<typeof find>, fault: string) => result.faults.find((f) => f.id === fault)!;
+
+describe('the shipped knowledge', () => {
+  test('has no dead ends', () => expect(problemsIn(knowledge)).toEqual([]));
+
+  test('dead ends are found: a fault that nothing shows, a complaint that nothing explains, a caution that is not there', () => {
+    const broken = {
+      ...knowledge,
+      faults: knowledge.faults.map((f) => (f.id === 'belt-slipping' ? { ...f, shows: [] } : f)),
+      complaints: [...knowledge.complaints, { id: 'sings', label: 'Sings', kinds: [K1], raises: ['nonsense'] }],
+    };
+    const problems = problemsIn(broken);
+    expect(problems).toContain(`${K1}: no check shows fault belt-slipping`);
+    expect(problems).toContain(`${K1}: nothing explains complaint sings`);
+    expect(problems).toContain('complaint sings names caution nonsense, which is not there');
+  });
+
+  test('priors add up to the stated number of faults', () => {
+    for (const kind of knowledge.kinds) {
+      const sum = [...shippedPriors(knowledge, kind).values()].reduce((a, b) => a + b, 0);
+      expect(sum).toBeCloseTo(kind.expectedFaults, 6);
+    }
+  });
+
+  test('after somebody else’s repair the faults of rebuilding weigh more', () => {
+    const before = find(K1, ['weak-suction']);
+    const after = find(K1, ['weak-suction'], [], { openedBefore: true });
+    expect(of(after, 'seal-leaking').probability).toBeGreaterThan(1.5 * of(before, 'seal-leaking').probability);
+  });
+
+  // Machines drawn from the knowledge itself: of all faults said to be p likely, p are there.
+  test('the odds are calibrated on machines drawn from the model', () => {
+    const { network } = compileKind(knowledge, kindById(K2));
+    const random = seededRandom(5);
+    const pick = (p: number[]) => {
+      let u = random();
+      return Math.max(0, p.findIndex((x) => (u -= x) < 0));
+    };
+    const bins = Array.from({ length: 5 }, () => ({ said: 0, was: 0, n: 0 }));
+    for (let machine = 0; machine < 250; machine++) {
+      const present = new Set<number>();
+      const order = [...network.faults.keys()].sort((a, b) => network.faults[a]!.causes.length - network.faults[b]!.causes.length);
+      for (const i of order) {
+        let absent = 1 - network.faults[i]!.prior;
+        for (const c of network.faults[i]!.causes) if (present.has(c.fault)) absent *= 1 - c.strength;
+        if (random() > absent) present.add(i);
+      }
+      const observations = network.findings.flatMap((node, finding) => {
+        if (random() > 0.25 || node.id.startsWith('repair:')) return [];
+        const level = pick(levelsGiven(node, (f) => present.has(f)));
+        return [{ finding, likelihood: node.leak.map((_, k) => (k === level ? 1 : 0)) }];
+      });
+      posterior(network, observations).marginals.forEach((p, i) => {
+        const bin = bins[Math.min(4, Math.floor(p * 5))]!;
+        bin.said += p;
+        bin.was += present.has(i) ? 1 : 0;
+        bin.n++;
+      });
+    }
+    for (const bin of bins) {
+      const mean = bin.said / bin.n;
+      const error = Math.sqrt((mean * (1 - mean)) / bin.n);
+      expect(Math.abs(bin.was / bin.n - mean)).toBeLessThan(4 * error + 0.01);
+    }
+  });
+});
+
+describe('an upright with a dead roll, belt from the shaft', () => {
+  test('the cheap turn of the roll comes first', () => {
+    const { next } = find(K1, ['roll-not-turning']);
+    expect(next[0]!.check).toBe('finger-turn');
+    expect(next[0]!.saving).toBeGreaterThan(0);
+  });
+
+  test('no drag points to the belt, the sole plate proves it', () => {
+    const turned = find(K1, ['roll-not-turning'], [{ check: 'finger-turn', outcome: 'free-no-drag' }]);
+    expect(turned.faults[0]!.id).toBe('belt-broken');
+    expect(of(turned, 'belt-broken').evidence.map((e) => e.finding)).toContain('finger-turn=free-no-drag');
+    const seen = find(
+      K1,
+      ['roll-not-turning'],
+      [
+        { check: 'finger-turn', outcome: 'free-no-drag' },
+        { check: 'sole-plate-look', outcome: 'belt-missing' },
+      ],
+    );
+    expect(seen.proved).toEqual(['belt-broken']);
+    expect(seen.finished).toBe(true);
+    expect(seen.open).toEqual(['sole-plate']);
+  });
+
+  test('what is open costs nothing to open again', () => {
+    const before = find(K1, ['roll-not-turning']).next.find((n) => n.check === 'belt-against-new')!;
+    const after = find(K1, ['roll-not-turning'], [{ check: 'sole-plate-look', outcome: 'belt-whole' }]).next.find(
+      (n) => n.check === 'belt-against-new',
+    )!;
+    expect(before.openingMinutes).toBeGreaterThan(0);
+    expect(after.openingMinutes).toBe(0);
+  });
+
+  test('a new belt after which it runs is proof; one after which it does not turns to the others', () => {
+    const gone = find(K1, ['roll-slow'], [{ check: 'repair:belt-slipping', outcome: 'gone' }]);
+    expect(gone.finished).toBe(true);
+    const asked = find(K1, ['roll-slow']);
+    const remains = find(K1, ['roll-slow'], [{ check: 'repair:belt-slipping', outcome: 'remains' }]);
+    expect(of(remains, 'roll-bound-by-hair').probability).toBeGreaterThan(of(asked, 'roll-bound-by-hair').probability);
+  });
+});
+
+describe('an upright with a motor in the head', () => {
+  test('supply at the head but no motion leads to the tilt switch', () => {
+    const answers: Answer[] = [
+      { check: 'finger-turn', outcome: 'normal-drag' },
+      { check: 'run-seconds', outcome: 'roll-none' },
+      { check: 'head-socket-volts', value: 117, condition: 'roll-on' },
+    ];
+    const result = find(K2, ['roll-not-turning'], answers);
+    expect(result.faults[0]!.id).toBe('tilt-switch-failed');
+    expect(result.readings[0]!.readAs[0]).toMatchObject({ outcome: 'supply' });
+    const proved = find(K2, ['roll-not-turning'], [
+      ...answers,
+      { check: 'tilt-switch-ohms', value: OVER_RANGE_OHM, condition: 'leaned-back' },
+    ]);
+    expect(proved.proved).toEqual(['tilt-switch-failed']);
+  });
+
+  test('a ghost leads before the head', () => {
+    const result = find(K2, ['roll-not-turning'], [
+      { check: 'finger-turn', outcome: 'normal-drag' },
+      { check: 'head-socket-volts', value: 5 },
+    ]);
+    expect(of(result, 'tilt-switch-failed').probability).toBeLessThan(0.1);
+    expect(of(result, 'handle-brush-switch-failed').probability).toBeGreaterThan(0.15);
+  });
+
+  test('a ghost with the roll switched off says nothing', () => {
+    const before = find(K2, ['roll-not-turning']);
+    const after = find(K2, ['roll-not-turning'], [{ check: 'head-socket-volts', value: 5, condition: 'roll-off' }]);
+    for (const f of before.faults) expect(of(after, f.id).probability).toBeCloseTo(f.probability, 9);
+  });
+
+  test('96 V is told with odds, in the light of the rest', () => {
+    const { readings } = find(K2, ['roll-not-turning'], [{ check: 'head-socket-volts', value: 96 }]);
+    const [first, second] = readings[0]!.readAs;
+    expect([first!.outcome, second!.outcome].sort()).toEqual(['low', 'supply']);
+    expect(second!.probability).toBeGreaterThan(0.05);
+  });
+});
+
+describe('cautions', () => {
+  test('signs of water hold back every powered check until cleared by name', () => {
+    const wet = find(K2, ['roll-not-turning'], [
+      { check: 'finger-turn', outcome: 'normal-drag' },
+      { check: 'wet-signs', outcome: 'mud' },
+    ]);
+    const powered = new Set(knowledge.checks.filter((c) => c.power !== 'no').map((c) => c.id));
+    for (const n of wet.next) if (powered.has(n.check)) expect(n.heldBackBy).toContain('wet-signs');
+    expect(wet.next[0]!.heldBackBy).toEqual([]);
+    const cleared = find(K2, ['roll-not-turning'], [
+      { check: 'finger-turn', outcome: 'normal-drag' },
+      { check: 'wet-signs', outcome: 'mud' },
+    ], { cleared: ['wet-signs'] });
+    expect(cleared.next.find((n) => n.check === 'run-seconds')!.heldBackBy).toEqual([]);
+  });
+
+  test('a burning smell holds back power; so does a roll that nobody has turned', () => {
+    const burnt = find(K1, ['burning-smell']).next.find((n) => n.check === 'run-seconds')!;
+    expect(burnt.heldBackBy).toEqual(['burnt-smell', 'roll-free-before-power']);
+  });
+});
+
+describe('a symptom has a cause', () => {
+  test('a tripped cut-out alone does not finish; with the caked filter it does', () => {
+    const tripped = find(K1, ['stops-after-minutes'], [{ check: 'breaker-reset', outcome: 'clicked' }]);
+    expect(tripped.proved).toEqual(['thermal-cutout-open']);
+    expect(tripped.finished).toBe(false);
+    expect(of(tripped, 'filter-clogged').probability).toBeGreaterThan(0.25);
+    const both = find(K1, ['stops-after-minutes'], [
+      { check: 'breaker-reset', outcome: 'clicked' },
+      { check: 'filter-look', outcome: 'filter-caked' },
+    ]);
+    expect(both.finished).toBe(true);
+  });
+});
+
+test('ids that the kind does not have are refused', () => {
+  expect(() => find(K1, ['sings'])).toThrow(/no complaint sings/);
+  expect(() => find(K1, ['dead'], [{ check: 'tilt-switch-ohms', value: 1 }])).toThrow(/no check tilt-switch-ohms/);
+  expect(() => find(K1, ['dead'], [{ check: 'finger-turn', outcome: 'purple' }])).toThrow(/no such outcome/);
+});
