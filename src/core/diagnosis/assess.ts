@@ -263,7 +263,8 @@ function nextActions(
     const findings = check.aspects
       .filter((a) => !a.neutral && !answered.has(`${check.id}/${a.id}`))
       .map((a) => compiled.findingIndex.get(`${check.id}/${a.id}`)!);
-    if (findings.length === 0) continue;
+    // A check that can move nothing in this model (its station is not there) is not put forward.
+    if (findings.every((f) => compiled.network.findings[f]!.effects.length === 0)) continue;
     const reached = reach(kind, open, check);
     const opening = reached.minutes;
     const action = { findings, minutes: check.minutes + opening, openAfter: costs.maskOf(reached.open) };

@@ -42,6 +42,8 @@ export interface PriorOptions {
   openedBefore?: boolean;
   /** Age of the machine in years, if known: worn-out faults weigh less in a young machine. */
   ageYears?: number;
+  /** Stations that this model does not have: nothing there can be at fault. */
+  droppedStations?: readonly string[];
   /** Fault id → multiplier of the prior odds, from the shop's own jobs or a hint. */
   oddsFactor?: ReadonlyMap<string, number>;
   /** Fault id → prior that replaces the shipped one (learned). */
@@ -68,7 +70,8 @@ export function faultsOf(knowledge: Knowledge, kind: Kind): Fault[] {
 
 /** Turns the knowledge about one kind into a network. Repairs become findings of their own: "it ran after that". */
 export function compileKind(knowledge: Knowledge, kind: Kind, options: PriorOptions = {}): CompiledKind {
-  const faults = faultsOf(knowledge, kind);
+  const dropped = new Set(options.droppedStations);
+  const faults = faultsOf(knowledge, kind).filter((f) => !dropped.has(f.kinds[kind.id]!.station));
   const faultIndex = new Map(faults.map((f, i) => [f.id, i]));
   const priors = shippedPriors(knowledge, kind, options);
   const checks = checksOf(knowledge, kind.id);

@@ -1,0 +1,60 @@
+import knex, { type Knex } from 'knex';
+import pg from 'pg';
+import { migrationSource, newestStep } from './migrations';
+
+// Dates stay calendar dates, counts are numbers: neither may pass through the server's own zone.
+pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
+pg.types.setTypeParser(pg.types.builtins.INT8, Number);
+pg.types.setTypeParser(pg.types.builtins.NUMERIC, Number);
+
+export type Db = Knex | Knex.Transaction;
+
+const held = globalThis as { gritkeeperDatabase?: Knex };
+
+export function connect(url: string, max = 10): Knex {
+  return knex({
+    client: 'pg',
+    connection: { connectionString: url, application_name: 'gritkeeper' },
+    pool: { min: 0, max },
+    acquireConnectionTimeout: 5000,
+  });
+}
+
+/** The one pool of this process, made when first needed. @throws Error when DATABASE_URL is not set */
+export function database(): Knex {
+  if (!held.gritkeeperDatabase) {
+    const url = process.env.DATABASE_URL;
+    if (!url) throw new Error('DATABASE_URL is not set: see ./gritkeeper help.');
+    held.gritkeeperDatabase = connect(url);
+  }
+  return held.gritkeeperDatabase;
+}
+
+const MIGRATION_LOCK = 7_204_113;
+
+/** Brings the schema up to date; several servers may call it at once, one works and the others wait. */
+export async function migrate(db: Knex): Promise<void> {
+  const lock = await db.client.acquireConnection();
+  try {
+    await lock.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
+    await db.migrate.latest({ migrationSource, tableName: 'schema_step', disableTransactions: false });
+  } finally {
+    await lock.query('select pg_advisory_unlock($1)', [MIGRATION_LOCK]);
+    await db.client.releaseConnection(lock);
+  }
+}
+
+/** Whether the database answers and has the newest schema. */
+export async function readiness(db: Knex): Promise<{ database: boolean; migrations: boolean }> {
+  try {
+    await db.raw('select 1');
+  } catch {
+    return { database: false, migrations: false };
+  }
+  try {
+    const row = await db('schema_step').where({ name: newestStep }).first();
+    return { database: true, migrations: Boolean(row) };
+  } catch {
+    return { database: true, migrations: false };
+  }
+}

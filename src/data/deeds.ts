@@ -1,0 +1,34 @@
+import type { Db } from './database';
+
+/**
+ * Claims an idempotency key inside a transaction. A second writer with the same key waits here for the first.
+ * @returns null when the key is new, else the answer that the first gave
+ */
+export async function claimDeed(db: Db, key: string, personId: number, deed: string): Promise<{ answer: unknown } | null> {
+  const inserted = await db('done_deed')
+    .insert({ key, person_id: personId, deed })
+    .onConflict('key')
+    .ignore()
+    .returning('key');
+  if (inserted.length > 0) return null;
+  return (await db('done_deed').where({ key, person_id: personId, deed }).first('answer')) ?? { answer: null };
+}
+
+export async function storeDeedAnswer(db: Db, key: string, answer: unknown): Promise<void> {
+  await db('done_deed').where({ key }).update({ answer: JSON.stringify(answer) });
+}
+
+export async function draftOf(db: Db, personId: number, form: string): Promise<unknown> {
+  return (await db('draft').where({ person_id: personId, form }).first('content'))?.content ?? null;
+}
+
+export async function putDraft(db: Db, personId: number, form: string, content: unknown): Promise<void> {
+  await db('draft')
+    .insert({ person_id: personId, form, content: JSON.stringify(content) })
+    .onConflict(['person_id', 'form'])
+    .merge({ content: JSON.stringify(content), at: db.fn.now() });
+}
+
+export async function deleteDraft(db: Db, personId: number, form: string): Promise<void> {
+  await db('draft').where({ person_id: personId, form }).delete();
+}

@@ -1,0 +1,293 @@
+import type { Db } from './database';
+
+export type Stage = 'take-in' | 'find' | 'agree' | 'strip' | 'fit' | 'prove' | 'hand-back' | 'closed';
+export type Place = 'bench' | 'rack' | 'parts-shelf' | 'door-shelf';
+
+export interface JobRow {
+  id: number;
+  machine_id: number;
+  customer_id: number;
+  stage: Stage;
+  place: Place;
+  words: string;
+  customer_diagnosis: string | null;
+  opened_before: boolean;
+  promised_on: string;
+  taken_in_at: Date;
+  closed_at: Date | null;
+  advice: string;
+  next_action: { text: string; minutes: number } | null;
+  version: number;
+}
+
+export interface FindingRow {
+  id: number;
+  job_id: number;
+  check_id: string;
+  outcome: string | null;
+  value: number | null;
+  unit: string | null;
+  condition: string | null;
+  at: Date;
+  revoked_at: Date | null;
+  person: string | null;
+}
+
+export async function insertJob(
+  db: Db,
+  row: Pick<JobRow, 'machine_id' | 'customer_id' | 'words' | 'customer_diagnosis' | 'opened_before' | 'promised_on'> & {
+    taken_in_by: number;
+  },
+): Promise<number> {
+  const [inserted] = await db('job').insert(row).returning('id');
+  return inserted.id;
+}
+
+export async function insertComplaints(db: Db, jobId: number, complaints: string[]): Promise<void> {
+  if (complaints.length) await db('job_complaint').insert(complaints.map((complaint) => ({ job_id: jobId, complaint })));
+}
+
+export async function insertArrivalSigns(db: Db, jobId: number, signs: string[]): Promise<void> {
+  if (signs.length) await db('arrival_sign').insert(signs.map((sign) => ({ job_id: jobId, sign })));
+}
+
+export async function jobById(db: Db, id: number): Promise<JobRow | undefined> {
+  return db('job').where({ id }).first();
+}
+
+/** The job, held until the transaction ends: two writers wait for each other here. */
+export async function lockJob(db: Db, id: number): Promise<JobRow | undefined> {
+  return db('job').where({ id }).forUpdate().first();
+}
+
+export async function openJobOf(db: Db, machineId: number): Promise<JobRow | undefined> {
+  return db('job').where({ machine_id: machineId }).whereNull('closed_at').first();
+}
+
+export async function updateJob(
+  db: Db,
+  id: number,
+  change: Partial<Pick<JobRow, 'stage' | 'place' | 'closed_at' | 'advice'>> & { next_action?: string | null },
+): Promise<void> {
+  await db('job')
+    .where({ id })
+    .update({ ...change, version: db.raw('version + 1') });
+}
+
+export async function complaintsOf(db: Db, jobId: number): Promise<string[]> {
+  return db('job_complaint').where({ job_id: jobId }).orderBy('complaint').pluck('complaint');
+}
+
+export async function arrivalSignsOf(db: Db, jobId: number): Promise<string[]> {
+  return db('arrival_sign').where({ job_id: jobId }).orderBy('sign').pluck('sign');
+}
+
+export async function clearedCautionsOf(db: Db, jobId: number) {
+  return db('cleared_caution')
+    .join('person', 'person.id', 'cleared_caution.cleared_by')
+    .where({ job_id: jobId })
+    .orderBy('at')
+    .select<{ caution: string; how: string; at: Date; by: string }[]>('caution', 'how', 'at', { by: 'person.name' });
+}
+
+export async function insertClearedCaution(db: Db, jobId: number, caution: string, personId: number, how: string) {
+  await db('cleared_caution').insert({ job_id: jobId, caution, cleared_by: personId, how });
+}
+
+/** All findings of a job in the order in which they were made, those taken back included. */
+export async function findingsOf(db: Db, jobId: number): Promise<FindingRow[]> {
+  return db('finding')
+    .leftJoin('person', 'person.id', 'finding.person_id')
+    .where({ job_id: jobId })
+    .orderBy('finding.id')
+    .select('finding.*', { person: 'person.name' });
+}
+
+export async function insertFinding(
+  db: Db,
+  row: { job_id: number; check_id: string; outcome?: string; value?: number; unit?: string; condition?: string; person_id: number },
+): Promise<number> {
+  const [inserted] = await db('finding').insert(row).returning('id');
+  return inserted.id;
+}
+
+/** @returns whether it was there and in force */
+export async function revokeFinding(db: Db, jobId: number, id: number, personId: number): Promise<boolean> {
+  const changed = await db('finding')
+    .where({ id, job_id: jobId })
+    .whereNull('revoked_at')
+    .update({ revoked_at: db.fn.now(), revoked_by: personId });
+  return changed === 1;
+}
+
+export async function partsFor(db: Db, kind: string) {
+  return db('part')
+    .join('part_station', 'part_station.code', 'part.code')
+    .where('part_station.kind', kind)
+    .orderBy(['part.part_group', 'part.code'])
+    .select<{ code: string; label: string; part_group: string; price_minor: number; stock: number; station: string }[]>(
+      'part.code',
+      'part.label',
+      'part.part_group',
+      'part.price_minor',
+      'part.stock',
+      'part_station.station',
+    );
+}
+
+export async function fittedPartsOf(db: Db, jobId: number) {
+  return db('fitted_part')
+    .join('part', 'part.code', 'fitted_part.code')
+    .where({ job_id: jobId })
+    .whereNull('taken_back_at')
+    .orderBy('fitted_part.id')
+    .select<{ id: number; code: string; label: string; part_group: string; station: string; quantity: number; at: Date }[]>(
+      'fitted_part.id',
+      'fitted_part.code',
+      'part.label',
+      'part.part_group',
+      'fitted_part.station',
+      'fitted_part.quantity',
+      'fitted_part.at',
+    );
+}
+
+export async function insertFittedPart(
+  db: Db,
+  row: { job_id: number; machine_id: number; code: string; station: string; quantity: number; person_id: number },
+): Promise<void> {
+  await db('fitted_part').insert(row);
+  await db('part').where({ code: row.code }).decrement('stock', row.quantity);
+}
+
+/** @returns whether it was fitted in this job and has been put back to stock */
+export async function takeBackFittedPart(db: Db, jobId: number, id: number): Promise<boolean> {
+  const rows = await db('fitted_part')
+    .where({ id, job_id: jobId })
+    .whereNull('taken_back_at')
+    .update({ taken_back_at: db.fn.now() })
+    .returning(['code', 'quantity']);
+  for (const row of rows) await db('part').where({ code: row.code }).increment('stock', row.quantity);
+  return rows.length === 1;
+}
+
+export async function rebuildTicksOf(db: Db, jobId: number): Promise<string[]> {
+  return db('rebuild_tick').where({ job_id: jobId }).pluck('step');
+}
+
+export async function putRebuildTick(db: Db, jobId: number, step: string, personId: number, done: boolean) {
+  if (done) await db('rebuild_tick').insert({ job_id: jobId, step, person_id: personId }).onConflict().ignore();
+  else await db('rebuild_tick').where({ job_id: jobId, step }).delete();
+}
+
+export interface WaitRow {
+  id: number;
+  kind: 'drying' | 'soaking' | 'glue' | 'part' | 'answer';
+  what: string;
+  started_at: Date;
+  ends_at: Date;
+  ended_at: Date | null;
+}
+
+export async function waitsOf(db: Db, jobId: number): Promise<WaitRow[]> {
+  return db('wait').where({ job_id: jobId }).orderBy('id').select('id', 'kind', 'what', 'started_at', 'ends_at', 'ended_at');
+}
+
+export async function insertWait(db: Db, jobId: number, kind: string, what: string, endsAt: Date): Promise<void> {
+  await db('wait').insert({ job_id: jobId, kind, what, ends_at: endsAt });
+}
+
+/** @returns whether a wait was running */
+export async function endWait(db: Db, jobId: number): Promise<boolean> {
+  return (await db('wait').where({ job_id: jobId }).whereNull('ended_at').update({ ended_at: db.fn.now() })) > 0;
+}
+
+export interface ProofRow {
+  item: string;
+  result: 'pass' | 'fail';
+  before_value: number | null;
+  after_value: number | null;
+  unit: string | null;
+  note: string;
+  at: Date;
+  person: string | null;
+}
+
+export async function proofsOf(db: Db, jobId: number): Promise<ProofRow[]> {
+  return db('proof')
+    .leftJoin('person', 'person.id', 'proof.person_id')
+    .where({ job_id: jobId })
+    .orderBy('proof.id')
+    .select('proof.*', { person: 'person.name' });
+}
+
+export async function putProof(
+  db: Db,
+  row: Omit<ProofRow, 'at' | 'person'> & { job_id: number; person_id: number },
+): Promise<void> {
+  await db('proof')
+    .insert(row)
+    .onConflict(['job_id', 'item'])
+    .merge({ ...row, at: db.fn.now() });
+}
+
+export async function insertTimeline(
+  db: Db,
+  row: { machine_id: number; job_id: number | null; what: string; text: string; person_id: number | null },
+): Promise<void> {
+  await db('timeline').insert(row);
+}
+
+export async function insertConfirmedFaults(db: Db, jobId: number, faults: string[]): Promise<void> {
+  if (faults.length) await db('confirmed_fault').insert(faults.map((fault) => ({ job_id: jobId, fault })));
+}
+
+/** The shop's open jobs with what the Bench shows, soonest promised first. */
+export async function openJobs(db: Db, limit: number) {
+  return db('job')
+    .join('machine', 'machine.id', 'job.machine_id')
+    .join('model', 'model.id', 'machine.model_id')
+    .join('customer', 'customer.id', 'job.customer_id')
+    .leftJoin('wait', (on) => on.on('wait.job_id', 'job.id').andOnNull('wait.ended_at'))
+    .whereNull('job.closed_at')
+    .orderBy('job.promised_on')
+    .orderBy('job.id')
+    .limit(limit)
+    .select<
+      {
+        id: number;
+        stage: Stage;
+        place: Place;
+        promised_on: string;
+        taken_in_at: Date;
+        next_action: { text: string; minutes: number } | null;
+        tag: string;
+        maker: string;
+        model: string;
+        kind: string;
+        owner: string;
+        wait_kind: WaitRow['kind'] | null;
+        wait_what: string | null;
+        wait_started_at: Date | null;
+        wait_ends_at: Date | null;
+        complaints: string[] | null;
+      }[]
+    >(
+      'job.id',
+      'job.stage',
+      'job.place',
+      'job.promised_on',
+      'job.taken_in_at',
+      'job.next_action',
+      'machine.tag',
+      'model.maker',
+      { model: 'model.name' },
+      'model.kind',
+      { owner: 'customer.name' },
+      { wait_kind: 'wait.kind' },
+      { wait_what: 'wait.what' },
+      { wait_started_at: 'wait.started_at' },
+      { wait_ends_at: 'wait.ends_at' },
+      db.raw('(select array_agg(complaint order by complaint) from job_complaint where job_id = job.id) as complaints'),
+    );
+}

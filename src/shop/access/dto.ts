@@ -1,0 +1,11 @@
+import { IsString, Length } from 'class-validator';
+
+export class SignInDto {
+  @IsString()
+  @Length(2, 60, { message: 'Your sign-in name, 2 to 60 characters.' })
+  signIn!: string;
+
+  @IsString()
+  @Length(1, 200, { message: 'Your passphrase.' })
+  passphrase!: string;
+}

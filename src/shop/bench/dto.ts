@@ -1,0 +1,22 @@
+export interface BenchStrip {
+  job: number;
+  stage: string;
+  place: string;
+  tag: string;
+  maker: string;
+  model: string;
+  owner: string;
+  complaints: string[];
+  promisedOn: string;
+  takenInAt: string;
+  next: { text: string; minutes: number } | null;
+  wait: { kind: string; what: string; startedAt: string; endsAt: string } | null;
+  late: boolean;
+}
+
+export interface BenchView {
+  strips: BenchStrip[];
+  today: string;
+  now: string;
+  zone: string;
+}

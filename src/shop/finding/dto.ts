@@ -1,0 +1,200 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+
+export const MAINS_VOLTS = [100, 110, 120, 127, 220, 230, 240];
+
+/** One finding: either an outcome by id, or a reading with its unit. */
+export class FindingDto {
+  @IsString()
+  @Length(1, 80)
+  check!: string;
+
+  @ValidateIf((f: FindingDto) => f.value === undefined)
+  @IsString({ message: 'An outcome, or a value with its unit.' })
+  outcome?: string;
+
+  @ValidateIf((f: FindingDto) => f.outcome === undefined)
+  @IsNumber({}, { message: 'A number.' })
+  value?: number;
+
+  @ValidateIf((f: FindingDto) => f.outcome === undefined)
+  @IsString({ message: 'The unit of the value.' })
+  unit?: string;
+
+  @IsOptional()
+  @IsString()
+  @Length(1, 40)
+  condition?: string;
+}
+
+export class FindingRequestDto {
+  @IsString()
+  kind!: string;
+
+  @IsIn(MAINS_VOLTS, { message: `One of ${MAINS_VOLTS.join(', ')} V.` })
+  mainsV!: number;
+
+  @IsOptional()
+  @IsBoolean()
+  openedBefore?: boolean;
+
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsString({ each: true })
+  complaints!: string[];
+
+  @IsArray()
+  @ArrayMaxSize(120)
+  @ValidateNested({ each: true })
+  @Type(() => FindingDto)
+  findings!: FindingDto[];
+
+  /** Cautions cleared by somebody’s name, such as `wet-signs`. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsString({ each: true })
+  cleared?: string[];
+
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(200)
+  ageYears?: number;
+
+  /** Model of the shop's own list, to lean on its own jobs. */
+  @IsOptional()
+  @IsInt()
+  modelId?: number;
+}
+
+export class EvidenceDto {
+  @IsString()
+  finding!: string;
+  @IsNumber()
+  logOdds!: number;
+}
+
+export class FaultOddsDto {
+  @IsString()
+  id!: string;
+  @IsNumber()
+  probability!: number;
+  @IsNumber()
+  prior!: number;
+  @IsBoolean()
+  proved!: boolean;
+  @IsBoolean()
+  suspect!: boolean;
+  @ValidateNested({ each: true })
+  @Type(() => EvidenceDto)
+  evidence!: EvidenceDto[];
+}
+
+export class ExplanationDto {
+  @IsString({ each: true })
+  faults!: string[];
+  @IsNumber()
+  probability!: number;
+}
+
+export class LeadDto {
+  @IsString({ each: true })
+  outcomes!: string[];
+  @IsNumber()
+  probability!: number;
+  @IsOptional()
+  @IsString()
+  topFault!: string | null;
+  @IsNumber()
+  topProbability!: number;
+}
+
+export class NextActionDto {
+  @IsString()
+  check!: string;
+  @IsNumber()
+  minutes!: number;
+  @IsNumber()
+  openingMinutes!: number;
+  @IsNumber()
+  saving!: number;
+  @ValidateNested({ each: true })
+  @Type(() => LeadDto)
+  why!: LeadDto[];
+  @IsString({ each: true })
+  heldBackBy!: string[];
+}
+
+export class BasisDto {
+  @IsIn(['exact', 'sampled'])
+  method!: 'exact' | 'sampled';
+  @IsNumber()
+  standardError!: number;
+  /** Share of the probability that the listed explanations were chosen from. */
+  @IsNumber()
+  covered!: number;
+  /** Finished jobs of the kind, and of the model, on which the priors stand beside the shipped figures. */
+  @IsInt()
+  kindJobs!: number;
+  @IsInt()
+  modelJobs!: number;
+}
+
+export class ReadAsDto {
+  @IsString()
+  outcome!: string;
+  @IsNumber()
+  probability!: number;
+}
+
+export class ReadingOddsDto {
+  @IsString()
+  check!: string;
+  @IsOptional()
+  @IsString()
+  condition?: string;
+  @IsNumber()
+  value!: number;
+  @ValidateNested({ each: true })
+  @Type(() => ReadAsDto)
+  readAs!: ReadAsDto[];
+}
+
+export class FindingAnswerDto {
+  @ValidateNested({ each: true })
+  @Type(() => FaultOddsDto)
+  faults!: FaultOddsDto[];
+  @ValidateNested({ each: true })
+  @Type(() => ExplanationDto)
+  explanations!: ExplanationDto[];
+  @ValidateNested({ each: true })
+  @Type(() => NextActionDto)
+  next!: NextActionDto[];
+  @ValidateNested({ each: true })
+  @Type(() => ReadingOddsDto)
+  readings!: ReadingOddsDto[];
+  @IsString({ each: true })
+  proved!: string[];
+  @IsBoolean()
+  finished!: boolean;
+  @IsString({ each: true })
+  cautions!: string[];
+  @ValidateNested()
+  @Type(() => BasisDto)
+  basis!: BasisDto;
+}

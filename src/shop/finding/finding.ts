@@ -1,0 +1,78 @@
+import { assess, type Assessment, type AssessInput } from '@/core/diagnosis/assess';
+import { shippedPriors } from '@/core/diagnosis/compileKind';
+import type { Kind } from '@/core/diagnosis/knowledge';
+import { learnPrior } from '@/core/diagnosis/learnPriors';
+import { ImpossibleEvidenceError } from '@/core/diagnosis/network';
+import { database, type Db } from '@/data/database';
+import { talliesFor } from '@/data/tallies';
+import { knowledge } from '@/knowledge';
+import { ProblemError, refuseIf, type FieldProblem } from '../problem';
+import { FindingAnswerDto, type FindingRequestDto } from './dto';
+import { readFindings } from './readFindings';
+
+export type LearnedAssessment = Omit<Assessment, 'basis'> & {
+  basis: Assessment['basis'] & { kindJobs: number; modelJobs: number };
+};
+
+/** The engine with the shop's own figures: priors learned from its finished jobs, with how many stand behind them. */
+export async function assessLearned(db: Db, input: AssessInput, modelId: number | null): Promise<LearnedAssessment> {
+  const tallies = await talliesFor(db, input.kind.id, modelId);
+  const learned = new Map(
+    [...shippedPriors(knowledge, input.kind, input)].map(([fault, shipped]) => {
+      const count = tallies.faults.get(fault) ?? { kind: 0, model: 0 };
+      const kind = { confirmed: count.kind, jobs: tallies.kindJobs };
+      return [fault, learnPrior(shipped, kind, { confirmed: count.model, jobs: tallies.modelJobs })];
+    }),
+  );
+  try {
+    const result = assess(knowledge, { ...input, learned });
+    return { ...result, basis: { ...result.basis, kindJobs: tallies.kindJobs, modelJobs: tallies.modelJobs } };
+  } catch (error) {
+    if (error instanceof ImpossibleEvidenceError) throw new ProblemError(400, error.message);
+    throw error;
+  }
+}
+
+/** @returns problems of the ids in a request, each at its field */
+export function unknownIds(kind: Kind, request: Pick<FindingRequestDto, 'complaints' | 'cleared'>): FieldProblem[] {
+  const complaints = new Set(knowledge.complaints.filter((c) => c.kinds.includes(kind.id)).map((c) => c.id));
+  const cautions = new Set(knowledge.cautions.map((c) => c.id));
+  const problems: FieldProblem[] = [];
+  request.complaints.forEach((id, i) => {
+    if (!complaints.has(id)) problems.push({ field: `complaints[${i}]`, message: `${kind.id} has no complaint ${id}.` });
+    else if (request.complaints.indexOf(id) !== i) problems.push({ field: `complaints[${i}]`, message: `${id} is there twice.` });
+  });
+  request.cleared?.forEach((id, i) => {
+    if (!cautions.has(id)) problems.push({ field: `cleared[${i}]`, message: `There is no caution ${id}.` });
+  });
+  return problems;
+}
+
+/**
+ * The finding service by itself, without a job.
+ * @throws ProblemError 400 that names each field: unknown ids, wrong units, impossible numbers
+ */
+export async function finding(request: FindingRequestDto): Promise<FindingAnswerDto> {
+  const kind = knowledge.kinds.find((k) => k.id === request.kind);
+  if (!kind) {
+    const known = knowledge.kinds.map((k) => k.id).join(', ');
+    throw new ProblemError(400, 'Some of it cannot be used as typed.', [{ field: 'kind', message: `There is no kind ${request.kind}: use ${known}.` }]);
+  }
+  const { answers, problems } = readFindings(kind, request.mainsV, request.findings);
+  refuseIf([...unknownIds(kind, request), ...problems]);
+  const result = await assessLearned(
+    database(),
+    {
+      kind,
+      mainsV: request.mainsV,
+      openedBefore: request.openedBefore ?? false,
+      ...(request.ageYears === undefined ? {} : { ageYears: request.ageYears }),
+      complaints: request.complaints,
+      answers,
+      cleared: request.cleared ?? [],
+    },
+    request.modelId ?? null,
+  );
+  const { faults, explanations, next, readings, proved, finished, cautions, basis } = result;
+  return Object.assign(new FindingAnswerDto(), { faults, explanations, next, readings, proved, finished, cautions, basis });
+}

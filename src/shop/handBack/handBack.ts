@@ -1,0 +1,70 @@
+import { addDays, intervalDays, type MachineUse } from '@/core/service/planDue';
+import { insertConfirmedFaults, updateJob } from '@/data/jobs';
+import { plansOf, putPlan, refreshNextDue, refreshSearch } from '@/data/machines';
+import { shopSettings } from '@/data/shopSettings';
+import { tallyJob } from '@/data/tallies';
+import { customerById } from '@/data/customers';
+import { knowledge } from '@/knowledge';
+import { planItems, type PlanItem } from '@/knowledge/plans';
+import type { Person } from '../access/person';
+import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
+import type { JobView } from '../jobView/dto';
+import { jobView } from '../jobView/jobView';
+import { standsInTheWay } from '../moveStage/moveStage';
+import { refuseIf } from '../problem';
+import { dayInZone } from '../settings/day';
+import type { HandBackDto } from './dto';
+
+/**
+ * Closes a job: history entry, plans reset by what was done, next due computed, the finding counted for the odds.
+ * @throws ProblemError 400 while something is not proved, or for a fault that the kind does not have
+ */
+export function handBack(person: Person, jobId: number, dto: HandBackDto) {
+  return jobDeed('hand-back', person, jobId, dto, async (scene) => {
+    const { db, job, machine, model, kind, tell } = scene;
+    const view = await jobView(db, job.id);
+    const unknown = dto.faults.filter((id) => !knowledge.faults.some((f) => f.id === id && kind.id in f.kinds));
+    refuseIf([
+      ...standsInTheWay(view, 'hand-back'),
+      ...unknown.map((id) => ({ field: 'faults', message: `${kind.id} has no fault ${id}.` })),
+    ]);
+    const faults = [...new Set(dto.faults)];
+    await insertConfirmedFaults(db, job.id, faults);
+    await tallyJob(db, kind.id, model.id, faults);
+    await updateJob(db, job.id, { stage: 'closed', closed_at: new Date(), advice: dto.advice.trim(), place: 'door-shelf' });
+    await resetPlans(scene, view);
+    await refreshNextDue(db, machine.id);
+    await refreshSearch(db, machine.id);
+    const found = faults.map((id) => knowledge.faults.find((f) => f.id === id)!.label);
+    await tell('handed-back', `Handed back. Found: ${found.join(', ') || 'no cause named'}.${dto.advice.trim() ? ` Advice: ${dto.advice.trim()}` : ''}`);
+  });
+}
+
+/** What this job counts as done: a part of the item's group at its station, or one of its rebuild steps. */
+export function isDoneBy(item: PlanItem, view: JobView): boolean {
+  const station = item.stations[view.machine.kind];
+  const fitted = view.fitted.some(
+    (f) => f.station === station && view.parts.some((p) => p.code === f.code && item.parts.includes(p.group)),
+  );
+  const stepped = view.rebuild.some((s) => s.done && item.steps.includes(s.id));
+  const proved = view.proofs.some((p) => p.result === 'pass' && item.steps.includes(p.item));
+  return fitted || stepped || proved;
+}
+
+async function resetPlans({ db, machine, job, kind }: DeedScene, view: JobView): Promise<void> {
+  const customer = (await customerById(db, job.customer_id))!;
+  const use: MachineUse = { pets: machine.pets, hoursPerWeek: machine.hours_per_week, trade: customer.kind === 'business' };
+  const today = dayInZone(new Date(), (await shopSettings(db)).zone);
+  const standing = new Map((await plansOf(db, machine.id)).map((p) => [p.item, p]));
+  for (const item of planItems) {
+    const station = item.stations[kind.id];
+    if (!station || view.machine.droppedStations.includes(station)) continue;
+    const days = intervalDays(item, use);
+    if (days === null) continue;
+    const done = isDoneBy(item, view);
+    const before = standing.get(item.id);
+    if (before && !done) continue;
+    // A first visit starts every plan: what was not done is due from today, as nobody knows when it last was.
+    await putPlan(db, { machine_id: machine.id, item: item.id, last_done_on: today, due_on: addDays(today, days) });
+  }
+}

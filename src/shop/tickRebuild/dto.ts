@@ -1,0 +1,10 @@
+import { IsBoolean, IsString } from 'class-validator';
+import { JobDeedDto } from '../jobDeed/dto';
+
+export class TickRebuildDto extends JobDeedDto {
+  @IsString()
+  step!: string;
+
+  @IsBoolean()
+  done!: boolean;
+}
