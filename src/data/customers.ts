@@ -9,7 +9,11 @@ export interface CustomerRow {
   address: string;
 }
 
-export async function searchCustomers(db: Db, words: string, limit: number): Promise<(CustomerRow & { machines: number })[]> {
+export async function searchCustomers(
+  db: Db,
+  words: string,
+  limit: number,
+): Promise<(CustomerRow & { machines: number })[]> {
   const query = db('customer')
     .select('id', 'kind', 'name', 'phone', 'email', 'address')
     .select({ machines: db('machine').count().whereRaw('machine.customer_id = customer.id') })

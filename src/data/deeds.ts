@@ -4,7 +4,12 @@ import type { Db } from './database';
  * Claims an idempotency key inside a transaction. A second writer with the same key waits here for the first.
  * @returns null when the key is new, else the answer that the first gave
  */
-export async function claimDeed(db: Db, key: string, personId: number, deed: string): Promise<{ answer: unknown } | null> {
+export async function claimDeed(
+  db: Db,
+  key: string,
+  personId: number,
+  deed: string,
+): Promise<{ answer: unknown } | null> {
   const inserted = await db('done_deed')
     .insert({ key, person_id: personId, deed })
     .onConflict('key')
@@ -15,7 +20,9 @@ export async function claimDeed(db: Db, key: string, personId: number, deed: str
 }
 
 export async function storeDeedAnswer(db: Db, key: string, answer: unknown): Promise<void> {
-  await db('done_deed').where({ key }).update({ answer: JSON.stringify(answer) });
+  await db('done_deed')
+    .where({ key })
+    .update({ answer: JSON.stringify(answer) });
 }
 
 export async function draftOf(db: Db, personId: number, form: string): Promise<unknown> {

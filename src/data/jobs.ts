@@ -44,7 +44,8 @@ export async function insertJob(
 }
 
 export async function insertComplaints(db: Db, jobId: number, complaints: string[]): Promise<void> {
-  if (complaints.length) await db('job_complaint').insert(complaints.map((complaint) => ({ job_id: jobId, complaint })));
+  if (complaints.length)
+    await db('job_complaint').insert(complaints.map((complaint) => ({ job_id: jobId, complaint })));
 }
 
 export async function insertArrivalSigns(db: Db, jobId: number, signs: string[]): Promise<void> {
@@ -105,7 +106,15 @@ export async function findingsOf(db: Db, jobId: number): Promise<FindingRow[]> {
 
 export async function insertFinding(
   db: Db,
-  row: { job_id: number; check_id: string; outcome?: string; value?: number; unit?: string; condition?: string; person_id: number },
+  row: {
+    job_id: number;
+    check_id: string;
+    outcome?: string;
+    value?: number;
+    unit?: string;
+    condition?: string;
+    person_id: number;
+  },
 ): Promise<number> {
   const [inserted] = await db('finding').insert(row).returning('id');
   return inserted.id;
@@ -141,7 +150,9 @@ export async function fittedPartsOf(db: Db, jobId: number) {
     .where({ job_id: jobId })
     .whereNull('taken_back_at')
     .orderBy('fitted_part.id')
-    .select<{ id: number; code: string; label: string; part_group: string; station: string; quantity: number; at: Date }[]>(
+    .select<
+      { id: number; code: string; label: string; part_group: string; station: string; quantity: number; at: Date }[]
+    >(
       'fitted_part.id',
       'fitted_part.code',
       'part.label',
@@ -190,7 +201,10 @@ export interface WaitRow {
 }
 
 export async function waitsOf(db: Db, jobId: number): Promise<WaitRow[]> {
-  return db('wait').where({ job_id: jobId }).orderBy('id').select('id', 'kind', 'what', 'started_at', 'ends_at', 'ended_at');
+  return db('wait')
+    .where({ job_id: jobId })
+    .orderBy('id')
+    .select('id', 'kind', 'what', 'started_at', 'ends_at', 'ended_at');
 }
 
 export async function insertWait(db: Db, jobId: number, kind: string, what: string, endsAt: Date): Promise<void> {

@@ -88,9 +88,7 @@ function listQuery(db: Db) {
   return db('machine')
     .join('model', 'model.id', 'machine.model_id')
     .join('customer', 'customer.id', 'machine.customer_id')
-    .leftJoin('job as open_job', (on) =>
-      on.on('open_job.machine_id', 'machine.id').andOnNull('open_job.closed_at'),
-    )
+    .leftJoin('job as open_job', (on) => on.on('open_job.machine_id', 'machine.id').andOnNull('open_job.closed_at'))
     .select<MachineListRow[]>(
       'machine.id',
       'machine.tag',
@@ -125,9 +123,10 @@ export async function machineListRow(db: Db, id: number): Promise<MachineListRow
 }
 
 export async function plansOf(db: Db, machineId: number) {
-  return db('plan').where({ machine_id: machineId }).orderBy('due_on').select<
-    { item: string; last_done_on: string; due_on: string }[]
-  >('item', 'last_done_on', 'due_on');
+  return db('plan')
+    .where({ machine_id: machineId })
+    .orderBy('due_on')
+    .select<{ item: string; last_done_on: string; due_on: string }[]>('item', 'last_done_on', 'due_on');
 }
 
 export async function putPlan(db: Db, row: { machine_id: number; item: string; last_done_on: string; due_on: string }) {
@@ -186,7 +185,9 @@ export async function jobsOf(db: Db, machineId: number) {
     .where({ machine_id: machineId })
     .orderBy('taken_in_at', 'desc')
     .limit(50)
-    .select<{ id: number; stage: string; taken_in_at: Date; closed_at: Date | null; words: string; faults: string[] | null }[]>(
+    .select<
+      { id: number; stage: string; taken_in_at: Date; closed_at: Date | null; words: string; faults: string[] | null }[]
+    >(
       'id',
       'stage',
       'taken_in_at',

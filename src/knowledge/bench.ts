@@ -12,8 +12,18 @@ export interface ArrivalSign {
 }
 
 export const arrivalSigns: ArrivalSign[] = [
-  { id: 'wet', label: 'Wet, mud or rust', raises: 'wet-signs', note: 'No power until opened, dried and insulation-tested.' },
-  { id: 'burnt', label: 'Burnt smell or heat marks', raises: 'burnt-smell', note: 'No power until the cause is found.' },
+  {
+    id: 'wet',
+    label: 'Wet, mud or rust',
+    raises: 'wet-signs',
+    note: 'No power until opened, dried and insulation-tested.',
+  },
+  {
+    id: 'burnt',
+    label: 'Burnt smell or heat marks',
+    raises: 'burnt-smell',
+    note: 'No power until the cause is found.',
+  },
   { id: 'cord', label: 'Cord damaged', raises: 'damaged-cord', note: 'Out of use until the cord is replaced.' },
   { id: 'screws', label: 'Screws missing', note: 'Missing on arrival: owed to the owner, not lost here.' },
   { id: 'handle', label: 'Handle loose', note: 'Push it home before anything is judged.' },
@@ -32,16 +42,75 @@ export interface RebuildStep {
 }
 
 export const rebuildSteps: RebuildStep[] = [
-  { id: 'shaft-wiped', label: 'Shaft wiped, no old rubber left', kinds: [K1], whenOpened: ['sole-plate', 'roll-out'], stations: ['motor-shaft'] },
-  { id: 'roll-clean', label: 'Hair off roll and caps', kinds: both, whenOpened: ['sole-plate', 'roll-out'], stations: ['roll', 'end-caps'] },
-  { id: 'caps-in-notch', label: 'Both end caps in their notches', kinds: both, whenOpened: ['roll-out'], stations: ['end-caps'] },
-  { id: 'belt-tracked', label: 'Belt on, turned by hand until it found its centre', kinds: both, whenOpened: ['sole-plate', 'roll-out'], stations: ['flat-belt', 'toothed-belt'] },
-  { id: 'cover-seated', label: 'Belt cover seated', kinds: [K1], whenOpened: ['sole-plate', 'roll-out'], stations: ['belt-cover'] },
-  { id: 'height-knob', label: 'Height knob back, screws of its length in its holes', kinds: [K1], whenOpened: ['sole-plate', 'roll-out'], stations: ['height-setting'] },
-  { id: 'wires-in-channel', label: 'Wires back in their channel, lamp plug on', kinds: [K2], whenOpened: ['head'], stations: ['tilt-switch', 'head-lamp'] },
-  { id: 'neck-seated', label: 'Neck hose seated, no fold', kinds: [K2], whenOpened: ['sole-plate', 'head'], stations: ['neck-hose'] },
-  { id: 'seals-wiped', label: 'Seals wiped and in their grooves', kinds: both, whenOpened: ['filter-bay', 'motor-bay'], stations: ['gaskets', 'motor-seal'] },
-  { id: 'filters-clean', label: 'Filters clean, dry and back', kinds: both, stations: ['pre-filter', 'pre-foam', 'pre-felt', 'exhaust-filter'] },
+  {
+    id: 'shaft-wiped',
+    label: 'Shaft wiped, no old rubber left',
+    kinds: [K1],
+    whenOpened: ['sole-plate', 'roll-out'],
+    stations: ['motor-shaft'],
+  },
+  {
+    id: 'roll-clean',
+    label: 'Hair off roll and caps',
+    kinds: both,
+    whenOpened: ['sole-plate', 'roll-out'],
+    stations: ['roll', 'end-caps'],
+  },
+  {
+    id: 'caps-in-notch',
+    label: 'Both end caps in their notches',
+    kinds: both,
+    whenOpened: ['roll-out'],
+    stations: ['end-caps'],
+  },
+  {
+    id: 'belt-tracked',
+    label: 'Belt on, turned by hand until it found its centre',
+    kinds: both,
+    whenOpened: ['sole-plate', 'roll-out'],
+    stations: ['flat-belt', 'toothed-belt'],
+  },
+  {
+    id: 'cover-seated',
+    label: 'Belt cover seated',
+    kinds: [K1],
+    whenOpened: ['sole-plate', 'roll-out'],
+    stations: ['belt-cover'],
+  },
+  {
+    id: 'height-knob',
+    label: 'Height knob back, screws of its length in its holes',
+    kinds: [K1],
+    whenOpened: ['sole-plate', 'roll-out'],
+    stations: ['height-setting'],
+  },
+  {
+    id: 'wires-in-channel',
+    label: 'Wires back in their channel, lamp plug on',
+    kinds: [K2],
+    whenOpened: ['head'],
+    stations: ['tilt-switch', 'head-lamp'],
+  },
+  {
+    id: 'neck-seated',
+    label: 'Neck hose seated, no fold',
+    kinds: [K2],
+    whenOpened: ['sole-plate', 'head'],
+    stations: ['neck-hose'],
+  },
+  {
+    id: 'seals-wiped',
+    label: 'Seals wiped and in their grooves',
+    kinds: both,
+    whenOpened: ['filter-bay', 'motor-bay'],
+    stations: ['gaskets', 'motor-seal'],
+  },
+  {
+    id: 'filters-clean',
+    label: 'Filters clean, dry and back',
+    kinds: both,
+    stations: ['pre-filter', 'pre-foam', 'pre-felt', 'exhaust-filter'],
+  },
   { id: 'cord-clear', label: 'Cord not crushed under bag or cover', kinds: both, stations: ['cord'] },
   { id: 'turned-by-hand', label: 'Roll turned by hand: free', kinds: both, stations: ['roll'] },
   { id: 'nothing-left', label: 'No screw, washer or clip left over', kinds: both, stations: ['housing'] },
@@ -65,14 +134,44 @@ export const places = [
 
 /** Lines for the customer's care sheet: always, or after one of these faults. Common practice, no source. */
 export const careLines: { kinds: string[]; afterFaults?: string[]; text: string }[] = [
-  { kinds: both, text: 'Empty the bin or change the bag before it reaches the line. A full bin is the first cause of heat.' },
-  { kinds: both, text: 'Wash foam filters in cold water until it runs clear, then dry them a full day before they go back. A second filter keeps the machine in use.' },
+  {
+    kinds: both,
+    text: 'Empty the bin or change the bag before it reaches the line. A full bin is the first cause of heat.',
+  },
+  {
+    kinds: both,
+    text: 'Wash foam filters in cold water until it runs clear, then dry them a full day before they go back. A second filter keeps the machine in use.',
+  },
   { kinds: both, text: 'A green filter light is no proof: look at the filter itself.' },
-  { kinds: both, afterFaults: ['roll-bound-by-hair', 'bearing-rough', 'bristles-worn'], text: 'Plug out, then cut hair off the roll along its groove once a month.' },
-  { kinds: both, afterFaults: ['roll-jammed-by-object', 'head-mouth-blocked', 'fan-broken'], text: 'Pick up screws, coins and stones by hand. What rattles in goes through the fan or into the roll.' },
-  { kinds: [K1], afterFaults: ['belt-broken', 'belt-slipping', 'belt-off-track', 'rubber-on-shaft'], text: 'Lift the machine off fringes and loose rugs at once: a stalled roll burns the belt in seconds.' },
-  { kinds: both, afterFaults: ['thermal-cutout-open', 'filter-clogged', 'hose-clogged', 'felt-clogged'], text: 'If it stops by itself, plug out, empty it, look at the filter and let it cool. Do not reset it again and again.' },
-  { kinds: both, afterFaults: ['cord-broken-at-grip', 'cord-damaged', 'plug-damaged'], text: 'Pull the plug, not the cord; leave a loose bend at the handle.' },
-  { kinds: [K2], afterFaults: ['tilt-switch-failed', 'head-board-failed', 'brush-motor-failed', 'water-in-head'], text: 'Never on wet floors or fresh carpet powder: the motor sits in the head.' },
+  {
+    kinds: both,
+    afterFaults: ['roll-bound-by-hair', 'bearing-rough', 'bristles-worn'],
+    text: 'Plug out, then cut hair off the roll along its groove once a month.',
+  },
+  {
+    kinds: both,
+    afterFaults: ['roll-jammed-by-object', 'head-mouth-blocked', 'fan-broken'],
+    text: 'Pick up screws, coins and stones by hand. What rattles in goes through the fan or into the roll.',
+  },
+  {
+    kinds: [K1],
+    afterFaults: ['belt-broken', 'belt-slipping', 'belt-off-track', 'rubber-on-shaft'],
+    text: 'Lift the machine off fringes and loose rugs at once: a stalled roll burns the belt in seconds.',
+  },
+  {
+    kinds: both,
+    afterFaults: ['thermal-cutout-open', 'filter-clogged', 'hose-clogged', 'felt-clogged'],
+    text: 'If it stops by itself, plug out, empty it, look at the filter and let it cool. Do not reset it again and again.',
+  },
+  {
+    kinds: both,
+    afterFaults: ['cord-broken-at-grip', 'cord-damaged', 'plug-damaged'],
+    text: 'Pull the plug, not the cord; leave a loose bend at the handle.',
+  },
+  {
+    kinds: [K2],
+    afterFaults: ['tilt-switch-failed', 'head-board-failed', 'brush-motor-failed', 'water-in-head'],
+    text: 'Never on wet floors or fresh carpet powder: the motor sits in the head.',
+  },
   { kinds: both, text: 'Nothing wet, no ash, no fine building dust.' },
 ];

@@ -20,7 +20,10 @@ export const faultsAir: Fault[] = [
   {
     id: 'filter-clogged',
     label: 'Pre-motor filter clogged',
-    kinds: { [K1]: { station: 'pre-filter', common: 'very common' }, [K2]: { station: 'pre-foam', common: 'very common' } },
+    kinds: {
+      [K1]: { station: 'pre-filter', common: 'very common' },
+      [K2]: { station: 'pre-foam', common: 'very common' },
+    },
     complaints: [
       { complaint: 'weak-suction', strength: 'usually' },
       { complaint: 'no-suction', strength: 'sometimes' },
@@ -29,7 +32,13 @@ export const faultsAir: Fault[] = [
       { complaint: 'burning-smell', strength: 'rarely' },
     ],
     shows: [{ check: 'filter-look', outcome: 'filter-caked', strength: 'always' }, ...weakEverywhere],
-    repair: { label: 'Wash or replace the filter, run it', minutes: 4, access: 'filter-bay', parts: ['filter'], power: true },
+    repair: {
+      label: 'Wash or replace the filter, run it',
+      minutes: 4,
+      access: 'filter-bay',
+      parts: ['filter'],
+      power: true,
+    },
     basis,
   },
   {
@@ -47,7 +56,10 @@ export const faultsAir: Fault[] = [
   {
     id: 'exhaust-filter-clogged',
     label: 'Exhaust filter clogged',
-    kinds: { [K1]: { station: 'exhaust-filter', common: 'common' }, [K2]: { station: 'exhaust-filter', common: 'common' } },
+    kinds: {
+      [K1]: { station: 'exhaust-filter', common: 'common' },
+      [K2]: { station: 'exhaust-filter', common: 'common' },
+    },
     complaints: [
       { complaint: 'weak-suction', strength: 'often' },
       { complaint: 'bad-smell', strength: 'often' },
@@ -56,7 +68,13 @@ export const faultsAir: Fault[] = [
       { check: 'exhaust-filter-look', outcome: 'exhaust-clogged', strength: 'always' },
       { check: 'inlet-vacuum', outcome: 'machine-weak', strength: 'rarely' },
     ],
-    repair: { label: 'Fit a new exhaust filter, run it', minutes: 2, access: 'outside', parts: ['filter'], power: true },
+    repair: {
+      label: 'Fit a new exhaust filter, run it',
+      minutes: 2,
+      access: 'outside',
+      parts: ['filter'],
+      power: true,
+    },
     basis,
   },
   {
@@ -80,7 +98,13 @@ export const faultsAir: Fault[] = [
     kinds: { [K1]: { station: 'bin-or-bag', common: 'rare' } },
     complaints: [{ complaint: 'blows-dust', strength: 'always' }],
     shows: [{ check: 'bag-or-bin', outcome: 'bag-missing', strength: 'always' }],
-    repair: { label: 'Fit a bag, clean the motor inlet', minutes: 4, access: 'filter-bay', parts: ['filter'], power: true },
+    repair: {
+      label: 'Fit a bag, clean the motor inlet',
+      minutes: 4,
+      access: 'filter-bay',
+      parts: ['filter'],
+      power: true,
+    },
     basis,
   },
   {
@@ -111,7 +135,10 @@ export const faultsAir: Fault[] = [
   {
     id: 'head-duct-clogged',
     label: 'Duct behind the roll clogged',
-    kinds: { [K1]: { station: 'head-duct', common: 'occasional' }, [K2]: { station: 'neck-hose', common: 'occasional' } },
+    kinds: {
+      [K1]: { station: 'head-duct', common: 'occasional' },
+      [K2]: { station: 'neck-hose', common: 'occasional' },
+    },
     complaints: [
       { complaint: 'weak-only-in-floor-mode', strength: 'usually' },
       { complaint: 'no-suction', strength: 'sometimes' },
@@ -137,7 +164,10 @@ export const faultsAir: Fault[] = [
   {
     id: 'cyclone-plugged',
     label: 'Mesh or cyclone plugged',
-    kinds: { [K1]: { station: 'mesh-or-cyclone', common: 'occasional' }, [K2]: { station: 'mesh', common: 'occasional' } },
+    kinds: {
+      [K1]: { station: 'mesh-or-cyclone', common: 'occasional' },
+      [K2]: { station: 'mesh', common: 'occasional' },
+    },
     complaints: [
       { complaint: 'weak-suction', strength: 'usually' },
       { complaint: 'blows-dust', strength: 'rarely' },
@@ -223,7 +253,10 @@ export const faultsAir: Fault[] = [
   {
     id: 'pre-filter-disintegrated',
     label: 'Pre-motor filter falling apart',
-    kinds: { [K1]: { station: 'pre-filter', common: 'occasional' }, [K2]: { station: 'pre-foam', common: 'occasional' } },
+    kinds: {
+      [K1]: { station: 'pre-filter', common: 'occasional' },
+      [K2]: { station: 'pre-foam', common: 'occasional' },
+    },
     complaints: [
       { complaint: 'blows-dust', strength: 'always' },
       { complaint: 'bad-smell', strength: 'rarely' },
@@ -233,7 +266,13 @@ export const faultsAir: Fault[] = [
       { check: 'filter-look', outcome: 'filter-torn', strength: 'rarely' },
       { check: 'wet-signs', outcome: 'swollen-filter', strength: 'sometimes' },
     ],
-    repair: { label: 'Fit a new filter, clean the motor inlet', minutes: 5, access: 'filter-bay', parts: ['filter'], power: true },
+    repair: {
+      label: 'Fit a new filter, clean the motor inlet',
+      minutes: 5,
+      access: 'filter-bay',
+      parts: ['filter'],
+      power: true,
+    },
     basis,
   },
 ];

@@ -9,7 +9,10 @@ export const faultsDrive: Fault[] = [
   {
     id: 'belt-broken',
     label: 'Belt broken',
-    kinds: { [K1]: { station: 'flat-belt', common: 'very common' }, [K2]: { station: 'toothed-belt', common: 'common' } },
+    kinds: {
+      [K1]: { station: 'flat-belt', common: 'very common' },
+      [K2]: { station: 'toothed-belt', common: 'common' },
+    },
     complaints: [
       { complaint: 'roll-not-turning', strength: 'always' },
       { complaint: 'burning-smell', strength: 'rarely' },
@@ -88,7 +91,13 @@ export const faultsDrive: Fault[] = [
       { check: 'run-seconds', outcome: 'sound-ratchet', strength: 'often' },
       { check: 'roll-speed', outcome: 'speed-low', strength: 'often' },
     ],
-    repair: { label: 'Fit a new toothed belt and run it', minutes: 6, access: 'roll-out', parts: ['belt'], power: true },
+    repair: {
+      label: 'Fit a new toothed belt and run it',
+      minutes: 6,
+      access: 'roll-out',
+      parts: ['belt'],
+      power: true,
+    },
     basis,
   },
   {
@@ -141,7 +150,10 @@ export const faultsDrive: Fault[] = [
   {
     id: 'bearing-rough',
     label: 'Roll bearing rough',
-    kinds: { [K1]: { station: 'roll-bearings', common: 'common' }, [K2]: { station: 'roll-bearings', common: 'common' } },
+    kinds: {
+      [K1]: { station: 'roll-bearings', common: 'common' },
+      [K2]: { station: 'roll-bearings', common: 'common' },
+    },
     complaints: [
       { complaint: 'squeal', strength: 'often' },
       { complaint: 'roll-slow', strength: 'sometimes' },
@@ -158,7 +170,13 @@ export const faultsDrive: Fault[] = [
       { check: 'roll-speed', outcome: 'speed-low', strength: 'sometimes' },
       { check: 'motor-current', outcome: 'current-over', strength: 'sometimes' },
     ],
-    repair: { label: 'Fit new roll bearings as a pair', minutes: 10, access: 'roll-out', parts: ['bearing'], power: true },
+    repair: {
+      label: 'Fit new roll bearings as a pair',
+      minutes: 10,
+      access: 'roll-out',
+      parts: ['bearing'],
+      power: true,
+    },
     basis,
   },
   {
@@ -245,7 +263,13 @@ export const faultsDrive: Fault[] = [
       { check: 'sole-plate-look', outcome: 'heat-marks', strength: 'sometimes' },
       { check: 'roll-speed', outcome: 'speed-low', strength: 'sometimes' },
     ],
-    repair: { label: 'Wipe the shaft clean, new belt, run it', minutes: 8, access: 'roll-out', parts: ['belt'], power: true },
+    repair: {
+      label: 'Wipe the shaft clean, new belt, run it',
+      minutes: 8,
+      access: 'roll-out',
+      parts: ['belt'],
+      power: true,
+    },
     basis,
   },
   {

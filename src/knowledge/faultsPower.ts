@@ -82,13 +82,22 @@ export const faultsPower: Fault[] = [
       { check: 'run-seconds', outcome: 'sound-silent', strength: 'sometimes' },
       { check: 'cord-look', outcome: 'damaged', strength: 'rarely' },
     ],
-    repair: { label: 'Shorten or replace the cord at the grip', minutes: 15, access: 'motor-bay', parts: ['cord'], power: true },
+    repair: {
+      label: 'Shorten or replace the cord at the grip',
+      minutes: 15,
+      access: 'motor-bay',
+      parts: ['cord'],
+      power: true,
+    },
     basis,
   },
   {
     id: 'main-switch-failed',
     label: 'Main switch failed',
-    kinds: { [K1]: { station: 'main-switch', common: 'occasional' }, [K2]: { station: 'main-switch', common: 'occasional' } },
+    kinds: {
+      [K1]: { station: 'main-switch', common: 'occasional' },
+      [K2]: { station: 'main-switch', common: 'occasional' },
+    },
     complaints: [
       { complaint: 'dead', strength: 'usually' },
       { complaint: 'dead-intermittent', strength: 'sometimes' },
@@ -126,7 +135,12 @@ export const faultsPower: Fault[] = [
       { fault: 'cyclone-plugged', strength: 'rarely' },
       { fault: 'suction-motor-worn', strength: 'rarely' },
     ],
-    repair: { label: 'Reset it, clear the air path, run a quarter of an hour', minutes: 20, access: 'filter-bay', power: true },
+    repair: {
+      label: 'Reset it, clear the air path, run a quarter of an hour',
+      minutes: 20,
+      access: 'filter-bay',
+      power: true,
+    },
     basis,
   },
   {
@@ -187,7 +201,13 @@ export const faultsPower: Fault[] = [
       { check: 'carbon-brush-length', outcome: 'brushes-short', strength: 'always' },
       { check: 'run-seconds', outcome: 'sound-silent', strength: 'rarely' },
     ],
-    repair: { label: 'Fit new carbon brushes, bed them in', minutes: 10, access: 'motor-bay', parts: ['carbon'], power: true },
+    repair: {
+      label: 'Fit new carbon brushes, bed them in',
+      minutes: 10,
+      access: 'motor-bay',
+      parts: ['carbon'],
+      power: true,
+    },
     basis,
   },
   {

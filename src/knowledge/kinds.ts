@@ -18,7 +18,13 @@ const frame: Station[] = [
 ];
 
 const commonAccess: Access[] = [
-  { id: 'filter-bay', label: 'filter bay', openMinutes: 0.5, closeMinutes: 0.5, bares: ['pre-filter', 'pre-foam', 'pre-felt'] },
+  {
+    id: 'filter-bay',
+    label: 'filter bay',
+    openMinutes: 0.5,
+    closeMinutes: 0.5,
+    bares: ['pre-filter', 'pre-foam', 'pre-felt'],
+  },
   { id: 'hose-off', label: 'hose off', openMinutes: 1, closeMinutes: 1, bares: ['hose'] },
   {
     id: 'sole-plate',

@@ -49,12 +49,17 @@ describe('the shipped knowledge', () => {
     const random = seededRandom(5);
     const pick = (p: number[]) => {
       let u = random();
-      return Math.max(0, p.findIndex((x) => (u -= x) < 0));
+      return Math.max(
+        0,
+        p.findIndex((x) => (u -= x) < 0),
+      );
     };
     const bins = Array.from({ length: 5 }, () => ({ said: 0, was: 0, n: 0 }));
     for (let machine = 0; machine < 250; machine++) {
       const present = new Set<number>();
-      const order = [...network.faults.keys()].sort((a, b) => network.faults[a]!.causes.length - network.faults[b]!.causes.length);
+      const order = [...network.faults.keys()].sort(
+        (a, b) => network.faults[a]!.causes.length - network.faults[b]!.causes.length,
+      );
       for (const i of order) {
         let absent = 1 - network.faults[i]!.prior;
         for (const c of network.faults[i]!.causes) if (present.has(c.fault)) absent *= 1 - c.strength;
@@ -132,18 +137,23 @@ describe('an upright with a motor in the head', () => {
     const result = find(K2, ['roll-not-turning'], answers);
     expect(result.faults[0]!.id).toBe('tilt-switch-failed');
     expect(result.readings[0]!.readAs[0]).toMatchObject({ outcome: 'supply' });
-    const proved = find(K2, ['roll-not-turning'], [
-      ...answers,
-      { check: 'tilt-switch-ohms', value: OVER_RANGE_OHM, condition: 'leaned-back' },
-    ]);
+    const proved = find(
+      K2,
+      ['roll-not-turning'],
+      [...answers, { check: 'tilt-switch-ohms', value: OVER_RANGE_OHM, condition: 'leaned-back' }],
+    );
     expect(proved.proved).toEqual(['tilt-switch-failed']);
   });
 
   test('a ghost leads before the head', () => {
-    const result = find(K2, ['roll-not-turning'], [
-      { check: 'finger-turn', outcome: 'normal-drag' },
-      { check: 'head-socket-volts', value: 5 },
-    ]);
+    const result = find(
+      K2,
+      ['roll-not-turning'],
+      [
+        { check: 'finger-turn', outcome: 'normal-drag' },
+        { check: 'head-socket-volts', value: 5 },
+      ],
+    );
     expect(of(result, 'tilt-switch-failed').probability).toBeLessThan(0.1);
     expect(of(result, 'handle-brush-switch-failed').probability).toBeGreaterThan(0.15);
   });
@@ -164,17 +174,26 @@ describe('an upright with a motor in the head', () => {
 
 describe('cautions', () => {
   test('signs of water hold back every powered check until cleared by name', () => {
-    const wet = find(K2, ['roll-not-turning'], [
-      { check: 'finger-turn', outcome: 'normal-drag' },
-      { check: 'wet-signs', outcome: 'mud' },
-    ]);
+    const wet = find(
+      K2,
+      ['roll-not-turning'],
+      [
+        { check: 'finger-turn', outcome: 'normal-drag' },
+        { check: 'wet-signs', outcome: 'mud' },
+      ],
+    );
     const powered = new Set(knowledge.checks.filter((c) => c.power !== 'no').map((c) => c.id));
     for (const n of wet.next) if (powered.has(n.check)) expect(n.heldBackBy).toContain('wet-signs');
     expect(wet.next[0]!.heldBackBy).toEqual([]);
-    const cleared = find(K2, ['roll-not-turning'], [
-      { check: 'finger-turn', outcome: 'normal-drag' },
-      { check: 'wet-signs', outcome: 'mud' },
-    ], { cleared: ['wet-signs'] });
+    const cleared = find(
+      K2,
+      ['roll-not-turning'],
+      [
+        { check: 'finger-turn', outcome: 'normal-drag' },
+        { check: 'wet-signs', outcome: 'mud' },
+      ],
+      { cleared: ['wet-signs'] },
+    );
     expect(cleared.next.find((n) => n.check === 'run-seconds')!.heldBackBy).toEqual([]);
   });
 
@@ -190,10 +209,14 @@ describe('a symptom has a cause', () => {
     expect(tripped.proved).toEqual(['thermal-cutout-open']);
     expect(tripped.finished).toBe(false);
     expect(of(tripped, 'filter-clogged').probability).toBeGreaterThan(0.25);
-    const both = find(K1, ['stops-after-minutes'], [
-      { check: 'breaker-reset', outcome: 'clicked' },
-      { check: 'filter-look', outcome: 'filter-caked' },
-    ]);
+    const both = find(
+      K1,
+      ['stops-after-minutes'],
+      [
+        { check: 'breaker-reset', outcome: 'clicked' },
+        { check: 'filter-look', outcome: 'filter-caked' },
+      ],
+    );
     expect(both.finished).toBe(true);
   });
 });

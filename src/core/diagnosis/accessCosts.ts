@@ -4,7 +4,7 @@ import type { RepairCosts } from './rankActions';
 /** Access ids from the outermost to the one named; empty for what is reached from outside. */
 export function accessPath(kind: Kind, access: string): string[] {
   const path: string[] = [];
-  for (let id: string | undefined = access; id && id !== 'outside'; ) {
+  for (let id: string | undefined = access; id && id !== 'outside';) {
     const found = kind.access.find((a) => a.id === id);
     if (!found) throw new RangeError(`${kind.id} has no access named ${id}.`);
     path.unshift(id);

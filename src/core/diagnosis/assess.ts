@@ -10,8 +10,7 @@ import { rankActions, type Action } from './rankActions';
 
 /** A check's answer: an outcome by id, or a reading in the aspect's own unit. `check` may be `repair:<fault>`. */
 export type Answer =
-  | { check: string; outcome: string }
-  | { check: string; value: number; condition?: string | undefined };
+  { check: string; outcome: string } | { check: string; value: number; condition?: string | undefined };
 
 export interface AssessInput extends PriorOptions {
   kind: Kind;
@@ -164,7 +163,8 @@ function observe(compiled: CompiledKind, input: AssessInput, references: Referen
     labels.push(label);
   };
   for (const id of input.complaints) {
-    if (!compiled.complaints.some((c) => c.id === id)) throw new RangeError(`${compiled.kind.id} has no complaint ${id}.`);
+    if (!compiled.complaints.some((c) => c.id === id))
+      throw new RangeError(`${compiled.kind.id} has no complaint ${id}.`);
     add(`complaint:${id}`, id, [0, 1]);
   }
   for (const answer of input.answers) {
@@ -184,8 +184,7 @@ function observe(compiled: CompiledKind, input: AssessInput, references: Referen
     add(`${check.id}/${aspect.id}`, labelOf(check, answer), likelihood);
     const sure = aspect.outcomes[likelihood.indexOf(1)];
     const share = 1 / likelihood.reduce((a, b) => a + b, 0);
-    if (sure && share > 0.95)
-      for (const id of sure.proves ?? []) if (compiled.faultIndex.has(id)) proved.add(id);
+    if (sure && share > 0.95) for (const id of sure.proves ?? []) if (compiled.faultIndex.has(id)) proved.add(id);
   }
   return { observations, proved, labels };
 }
@@ -272,12 +271,18 @@ function nextActions(
   }
   compiled.faults.forEach((fault, i) => {
     const id = `repair:${fault.id}`;
-    if (answered.has(id) || pins.has(i) || result.marginals[i]! < WORTH_REPAIRING || !sets.candidates.includes(i)) return;
+    if (answered.has(id) || pins.has(i) || result.marginals[i]! < WORTH_REPAIRING || !sets.candidates.includes(i))
+      return;
     const reached = reach(kind, open, { access: fault.repair.access, power: 'no' });
     const opening = reached.minutes;
     const closing = fault.repair.power ? closingMinutes(kind, open) : 0;
     const minutes = fault.repair.minutes + opening + closing;
-    const action = { findings: [compiled.findingIndex.get(id)!], minutes, repairs: i, openAfter: costs.maskOf(reached.open) };
+    const action = {
+      findings: [compiled.findingIndex.get(id)!],
+      minutes,
+      repairs: i,
+      openAfter: costs.maskOf(reached.open),
+    };
     const held = fault.repair.power ? heldBack({ power: 'yes' }) : [];
     candidates.push({ id, action, own: fault.repair.minutes, opening: opening + closing, held });
   });

@@ -67,6 +67,5 @@ test('every reading of every aspect gives one finite likelihood per outcome, the
 
 // Reference: errorFunction of the simple-statistics package.
 test('normal distribution function against a reference library', () => {
-  for (let z = -4; z <= 4; z += 0.25)
-    expect(normalCdf(z)).toBeCloseTo(0.5 * (1 + errorFunction(z / Math.SQRT2)), 6);
+  for (let z = -4; z <= 4; z += 0.25) expect(normalCdf(z)).toBeCloseTo(0.5 * (1 + errorFunction(z / Math.SQRT2)), 6);
 });

@@ -4,7 +4,12 @@ import type { Aspect, Kind, ReadingSpec, Reference, Scatter } from './knowledge'
 export type References = Record<Reference, number>;
 
 export function referencesOf(kind: Kind, mainsV: number): References {
-  return { mainsV, healthyVacuumKpa: kind.healthyVacuumKpa, rollRpm: kind.rollRpm, ratedCurrentA: kind.ratedWatts / mainsV };
+  return {
+    mainsV,
+    healthyVacuumKpa: kind.healthyVacuumKpa,
+    rollRpm: kind.rollRpm,
+    ratedCurrentA: kind.ratedWatts / mainsV,
+  };
 }
 
 /** A reading outside what the machine or the instrument can show. `field` is always the value. */
@@ -41,9 +46,7 @@ export function classifyReading(aspect: Aspect, value: number, references: Refer
       `${value} ${spec.unit} cannot be: between ${spec.min * unit} and ${round3(spec.max * unit)} ${spec.unit} is possible.`,
     );
   const densities = aspect.outcomes.map((outcome) =>
-    spec.classes
-      .filter((c) => c.outcome === outcome.id)
-      .reduce((sum, c) => sum + density(spec, c.scatter, x), 0),
+    spec.classes.filter((c) => c.outcome === outcome.id).reduce((sum, c) => sum + density(spec, c.scatter, x), 0),
   );
   const best = Math.max(...densities, 1e-12);
   return densities.map((d) => Math.max(1e-5, d / best));

@@ -86,7 +86,10 @@ export function compileKind(knowledge: Knowledge, kind: Kind, options: PriorOpti
 
   for (const complaint of complaints) {
     const leak = complaint.leak ?? COMPLAINT_LEAK;
-    put({ id: `complaint:${complaint.id}`, complaint }, { leak: [1 - leak, leak], effects: complaintEffects(complaint) });
+    put(
+      { id: `complaint:${complaint.id}`, complaint },
+      { leak: [1 - leak, leak], effects: complaintEffects(complaint) },
+    );
   }
   function complaintEffects(complaint: Complaint) {
     return faults.flatMap((f, fault) => {
@@ -145,7 +148,9 @@ export function compileKind(knowledge: Knowledge, kind: Kind, options: PriorOpti
 }
 
 function leakOf(aspect: Aspect): number[] {
-  const abnormal = aspect.outcomes.slice(1).map((o) => aspect.leak?.[o.id] ?? DEFAULT_LEAK / (aspect.outcomes.length - 1));
+  const abnormal = aspect.outcomes
+    .slice(1)
+    .map((o) => aspect.leak?.[o.id] ?? DEFAULT_LEAK / (aspect.outcomes.length - 1));
   return [1 - abnormal.reduce((a, b) => a + b, 0), ...abnormal];
 }
 

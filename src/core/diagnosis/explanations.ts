@@ -66,7 +66,7 @@ export function explanations(
   }
   const isCandidate = new Uint8Array(n);
   for (const f of wide) for (const e of f.effects) isCandidate[e.fault] = 1;
-  for (let changed = true; changed; ) {
+  for (let changed = true; changed;) {
     changed = false;
     network.faults.forEach((fault, i) => {
       const family = [i, ...fault.causes.map((c) => c.fault)];

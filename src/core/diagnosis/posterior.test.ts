@@ -28,13 +28,18 @@ function enumerate(network: Network, observations: Observation[], pins: Pins = n
 describe('posterior against enumeration of all fault sets', () => {
   test('random networks with many levels, soft readings and faults that bring on faults, to 1e-9', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 1e6 }), fc.integer({ min: 1, max: 9 }), fc.integer({ min: 0, max: 7 }), (seed, n, m) => {
-        const { network, observations } = randomNetwork(seed, { faults: n, findings: m, density: 0.5, causes: 0.3 });
-        const exact = enumerate(network, observations);
-        const result = posterior(network, observations);
-        expect(Math.abs(result.logEvidence - Math.log(exact.evidence))).toBeLessThan(1e-9);
-        result.marginals.forEach((p, i) => expect(Math.abs(p - exact.marginals[i]!)).toBeLessThan(1e-9));
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 1e6 }),
+        fc.integer({ min: 1, max: 9 }),
+        fc.integer({ min: 0, max: 7 }),
+        (seed, n, m) => {
+          const { network, observations } = randomNetwork(seed, { faults: n, findings: m, density: 0.5, causes: 0.3 });
+          const exact = enumerate(network, observations);
+          const result = posterior(network, observations);
+          expect(Math.abs(result.logEvidence - Math.log(exact.evidence))).toBeLessThan(1e-9);
+          result.marginals.forEach((p, i) => expect(Math.abs(p - exact.marginals[i]!)).toBeLessThan(1e-9));
+        },
+      ),
       { numRuns: 200, seed: 7 },
     );
   });
@@ -53,7 +58,13 @@ describe('posterior against enumeration of all fault sets', () => {
   });
 
   test('stays exact where an alternating sum would lose its digits: 12 rare positive findings', () => {
-    const { network, observations } = randomNetwork(3, { faults: 10, findings: 14, density: 0.6, positive: 12, levels: 2 });
+    const { network, observations } = randomNetwork(3, {
+      faults: 10,
+      findings: 14,
+      density: 0.6,
+      positive: 12,
+      levels: 2,
+    });
     network.faults.forEach((f) => (f.prior = 1e-5));
     network.findings.forEach((f) => (f.leak = [1 - 1e-7, 1e-7]));
     const exact = enumerate(network, observations);
@@ -120,7 +131,10 @@ describe('explanations', () => {
       expect(found.covered).toBeCloseTo(1, 8);
       const expected = new Map<string, number>();
       for (const s of exact.sets) {
-        const key = s.faults.filter((f) => found.candidates.includes(f)).sort((a, b) => a - b).join();
+        const key = s.faults
+          .filter((f) => found.candidates.includes(f))
+          .sort((a, b) => a - b)
+          .join();
         expected.set(key, (expected.get(key) ?? 0) + s.p / exact.evidence);
       }
       for (const e of found.list) expect(e.probability).toBeCloseTo(expected.get(e.faults.join())!, 9);
@@ -133,7 +147,10 @@ describe('explanations', () => {
     const { logEvidence } = posterior(network, observations);
     const found = explanations(network, observations, new Map(), logEvidence, { most: 5 });
     expect(found.list).toHaveLength(5);
-    expect(found.covered).toBeCloseTo(found.list.reduce((sum, e) => sum + e.probability, 0), 9);
+    expect(found.covered).toBeCloseTo(
+      found.list.reduce((sum, e) => sum + e.probability, 0),
+      9,
+    );
     expect(found.covered).toBeLessThan(1);
   });
 });
@@ -150,7 +167,13 @@ describe('sampling, for evidence beyond the bound', () => {
   });
 
   test('is used beyond the bound and says so', () => {
-    const { network, observations } = randomNetwork(2, { faults: 24, findings: 18, density: 0.9, positive: 18, levels: 2 });
+    const { network, observations } = randomNetwork(2, {
+      faults: 24,
+      findings: 18,
+      density: 0.9,
+      positive: 18,
+      levels: 2,
+    });
     expect(statesNeeded(network, observations)).toBeGreaterThan(MAX_STATES);
     const result = posterior(network, observations);
     expect(result.method).toBe('sampled');

@@ -19,7 +19,9 @@ export function randomNetwork(
     id: `f${i}`,
     prior: 0.01 + 0.3 * random(),
     causes:
-      i > 1 && random() < (size.causes ?? 0) ? [{ fault: Math.floor(random() * i), strength: 0.2 + 0.7 * random() }] : [],
+      i > 1 && random() < (size.causes ?? 0)
+        ? [{ fault: Math.floor(random() * i), strength: 0.2 + 0.7 * random() }]
+        : [],
   }));
   const findings = Array.from({ length: size.findings }, (_, j) => {
     const leak = levelsOf();

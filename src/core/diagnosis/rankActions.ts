@@ -29,7 +29,12 @@ export interface RankedAction {
   saving: number;
   savingPerMinute: number;
   /** What each joint outcome would lead to, most probable first. */
-  leads: { levels: { finding: number; level: number }[]; probability: number; topFault: number; topProbability: number }[];
+  leads: {
+    levels: { finding: number; level: number }[];
+    probability: number;
+    topFault: number;
+    topProbability: number;
+  }[];
 }
 
 const MOST_SETS = 400;

@@ -19,8 +19,7 @@ export function samplePosterior(network: Network, observations: Observation[], p
   const present = new Uint8Array(n);
   const isPresent = (f: number) => present[f] === 1;
   const linked: Observation[][] = Array.from({ length: n }, () => []);
-  for (const o of observations)
-    for (const e of network.findings[o.finding]!.effects) linked[e.fault]!.push(o);
+  for (const o of observations) for (const e of network.findings[o.finding]!.effects) linked[e.fault]!.push(o);
   const children: number[][] = Array.from({ length: n }, () => []);
   network.faults.forEach((f, i) => f.causes.forEach((c) => children[c.fault]!.push(i)));
 

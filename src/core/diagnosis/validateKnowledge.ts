@@ -13,11 +13,26 @@ export function problemsIn(knowledge: Knowledge): string[] {
   const unique = (what: string, ids: string[]) => {
     for (const id of new Set(ids.filter((x, i) => ids.indexOf(x) !== i))) say(`${what} ${id} is there twice`);
   };
-  unique('kind', knowledge.kinds.map((k) => k.id));
-  unique('check', knowledge.checks.map((c) => c.id));
-  unique('fault', knowledge.faults.map((f) => f.id));
-  unique('complaint', knowledge.complaints.map((c) => c.id));
-  unique('caution', knowledge.cautions.map((c) => c.id));
+  unique(
+    'kind',
+    knowledge.kinds.map((k) => k.id),
+  );
+  unique(
+    'check',
+    knowledge.checks.map((c) => c.id),
+  );
+  unique(
+    'fault',
+    knowledge.faults.map((f) => f.id),
+  );
+  unique(
+    'complaint',
+    knowledge.complaints.map((c) => c.id),
+  );
+  unique(
+    'caution',
+    knowledge.cautions.map((c) => c.id),
+  );
   const cautionIds = new Set(knowledge.cautions.map((c) => c.id));
   const named = (where: string, ids: string[] | undefined) =>
     ids?.filter((id) => !cautionIds.has(id)).forEach((id) => say(`${where} names caution ${id}, which is not there`));
@@ -70,7 +85,8 @@ export function problemsIn(knowledge: Knowledge): string[] {
         if (!(c.strength in STRENGTHS)) say(`fault ${fault.id}: ${String(c.strength)} is no strength`);
       }
       for (const c of fault.broughtOnBy ?? [])
-        if (!knowledge.faults.some((f) => f.id === c.fault)) say(`fault ${fault.id} is brought on by ${c.fault}, which is not there`);
+        if (!knowledge.faults.some((f) => f.id === c.fault))
+          say(`fault ${fault.id} is brought on by ${c.fault}, which is not there`);
       const shown = fault.shows.filter((s) =>
         checks.some((c) => c.id === s.check && c.aspects.some((a) => a.outcomes.some((o) => o.id === s.outcome))),
       );

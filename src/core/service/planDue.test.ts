@@ -11,7 +11,9 @@ describe('interval', () => {
   test('pets make it monthly', () =>
     expect(intervalDays(filter, { pets: true, trade: false, hoursPerWeek: 1 })).toBe(30));
   test('half as much use again shortens in proportion', () =>
-    expect(intervalDays({ makerDays: null, benchDays: 270 }, { pets: false, trade: false, hoursPerWeek: 2.25 })).toBe(180));
+    expect(intervalDays({ makerDays: null, benchDays: 270 }, { pets: false, trade: false, hoursPerWeek: 2.25 })).toBe(
+      180,
+    ));
   test('a safety test is for trade use only', () => {
     const rule = { makerDays: null, benchDays: 365, tradeOnly: true as const };
     expect(intervalDays(rule, { pets: false, trade: false, hoursPerWeek: 1 })).toBeNull();

@@ -1,7 +1,10 @@
 /** Quantities that the bench measures, with the unit in which each is kept. */
 export const UNITS = {
   voltage: { base: 'V', units: { V: 1, mV: 1e-3, kV: 1e3, volt: 1, volts: 1 } },
-  resistance: { base: 'Ω', units: { Ω: 1, ohm: 1, ohms: 1, mΩ: 1e-3, kΩ: 1e3, MΩ: 1e6, kohm: 1e3, Mohm: 1e6, k: 1e3, M: 1e6 } },
+  resistance: {
+    base: 'Ω',
+    units: { Ω: 1, ohm: 1, ohms: 1, mΩ: 1e-3, kΩ: 1e3, MΩ: 1e6, kohm: 1e3, Mohm: 1e6, k: 1e3, M: 1e6 },
+  },
   current: { base: 'A', units: { A: 1, mA: 1e-3, amp: 1, amps: 1 } },
   speed: { base: 'r/min', units: { 'r/min': 1, rpm: 1, 'rev/min': 1 } },
   length: { base: 'mm', units: { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4, inch: 25.4 } },
@@ -27,7 +30,8 @@ export function unitsOf(quantity: Quantity): string[] {
  */
 export function toBase(quantity: Quantity, value: number, unit: string): number {
   const factor = factorOf(quantity, unit);
-  if (factor === undefined) throw new RangeError(`${unit} is not a unit of ${quantity}: use ${unitsOf(quantity).join(', ')}.`);
+  if (factor === undefined)
+    throw new RangeError(`${unit} is not a unit of ${quantity}: use ${unitsOf(quantity).join(', ')}.`);
   return value * factor;
 }
 

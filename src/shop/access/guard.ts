@@ -10,9 +10,7 @@ export const PERSON_HEADER = 'x-gritkeeper-person';
 const OPEN: ReadonlySet<string> = new Set(['/sign-in', '/api/sign-in', '/healthz', '/readyz', '/icon.svg']);
 
 export type Verdict =
-  | { pass: 'open' }
-  | { pass: 'person'; person: SessionPerson }
-  | { refuse: 401 | 403; because: string };
+  { pass: 'open' } | { pass: 'person'; person: SessionPerson } | { refuse: 401 | 403; because: string };
 
 export interface Knock {
   method: string;

@@ -1,11 +1,12 @@
 import { database } from '@/data/database';
 import { openJobs } from '@/data/jobs';
 import { shopSettings } from '@/data/shopSettings';
-import { dayInZone } from '../settings/day';
+import { dayInZone, dayStart } from '../settings/day';
 import type { BenchView } from './dto';
 
 /** Machines on the premises at most; beyond this the Bench says that there are more. */
-export const MOST_STRIPS = 200;
+const MOST_STRIPS = 200;
+const STRIP_DAYS = 4;
 
 /** The machines on the premises with what each waits for and the next thing for the hands. */
 export async function bench(): Promise<BenchView> {
@@ -15,6 +16,7 @@ export async function bench(): Promise<BenchView> {
   const today = dayInZone(now, shop.zone);
   return {
     today,
+    days: Array.from({ length: STRIP_DAYS + 1 }, (_, i) => dayStart(today, i, shop.zone)),
     now: now.toISOString(),
     zone: shop.zone,
     strips: jobs.map((j) => ({
@@ -30,7 +32,12 @@ export async function bench(): Promise<BenchView> {
       takenInAt: j.taken_in_at.toISOString(),
       next: j.next_action,
       wait: j.wait_kind
-        ? { kind: j.wait_kind, what: j.wait_what ?? '', startedAt: j.wait_started_at!.toISOString(), endsAt: j.wait_ends_at!.toISOString() }
+        ? {
+            kind: j.wait_kind,
+            what: j.wait_what ?? '',
+            startedAt: j.wait_started_at!.toISOString(),
+            endsAt: j.wait_ends_at!.toISOString(),
+          }
         : null,
       late: j.promised_on < today,
     })),

@@ -17,6 +17,8 @@ export interface BenchStrip {
 export interface BenchView {
   strips: BenchStrip[];
   today: string;
+  /** The days of the strip, each with the instant at which it starts in the shop's zone. */
+  days: { date: string; startsAt: string }[];
   now: string;
   zone: string;
 }

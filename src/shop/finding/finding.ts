@@ -39,8 +39,10 @@ export function unknownIds(kind: Kind, request: Pick<FindingRequestDto, 'complai
   const cautions = new Set(knowledge.cautions.map((c) => c.id));
   const problems: FieldProblem[] = [];
   request.complaints.forEach((id, i) => {
-    if (!complaints.has(id)) problems.push({ field: `complaints[${i}]`, message: `${kind.id} has no complaint ${id}.` });
-    else if (request.complaints.indexOf(id) !== i) problems.push({ field: `complaints[${i}]`, message: `${id} is there twice.` });
+    if (!complaints.has(id))
+      problems.push({ field: `complaints[${i}]`, message: `${kind.id} has no complaint ${id}.` });
+    else if (request.complaints.indexOf(id) !== i)
+      problems.push({ field: `complaints[${i}]`, message: `${id} is there twice.` });
   });
   request.cleared?.forEach((id, i) => {
     if (!cautions.has(id)) problems.push({ field: `cleared[${i}]`, message: `There is no caution ${id}.` });
@@ -56,7 +58,9 @@ export async function finding(request: FindingRequestDto): Promise<FindingAnswer
   const kind = knowledge.kinds.find((k) => k.id === request.kind);
   if (!kind) {
     const known = knowledge.kinds.map((k) => k.id).join(', ');
-    throw new ProblemError(400, 'Some of it cannot be used as typed.', [{ field: 'kind', message: `There is no kind ${request.kind}: use ${known}.` }]);
+    throw new ProblemError(400, 'Some of it cannot be used as typed.', [
+      { field: 'kind', message: `There is no kind ${request.kind}: use ${known}.` },
+    ]);
   }
   const { answers, problems } = readFindings(kind, request.mainsV, request.findings);
   refuseIf([...unknownIds(kind, request), ...problems]);
@@ -74,5 +78,14 @@ export async function finding(request: FindingRequestDto): Promise<FindingAnswer
     request.modelId ?? null,
   );
   const { faults, explanations, next, readings, proved, finished, cautions, basis } = result;
-  return Object.assign(new FindingAnswerDto(), { faults, explanations, next, readings, proved, finished, cautions, basis });
+  return Object.assign(new FindingAnswerDto(), {
+    faults,
+    explanations,
+    next,
+    readings,
+    proved,
+    finished,
+    cautions,
+    basis,
+  });
 }

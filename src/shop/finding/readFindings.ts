@@ -20,14 +20,16 @@ export function readFindings(kind: Kind, mainsV: number, findings: FindingDto[],
     const say = (field: string, message: string) => problems.push({ field: `${at}[${i}].${field}`, message });
     if (finding.check.startsWith('repair:')) {
       const fault = finding.check.slice('repair:'.length);
-      if (!knowledge.faults.some((f) => f.id === fault && kind.id in f.kinds)) return say('check', `${kind.id} has no fault ${fault}.`);
+      if (!knowledge.faults.some((f) => f.id === fault && kind.id in f.kinds))
+        return say('check', `${kind.id} has no fault ${fault}.`);
       if (finding.outcome !== 'gone' && finding.outcome !== 'remains') return say('outcome', 'gone or remains.');
       answers.push({ check: finding.check, outcome: finding.outcome });
       return;
     }
     const check = checks.find((c) => c.id === finding.check);
     if (!check) return say('check', `${kind.id} has no check ${finding.check}.`);
-    if (finding.outcome !== undefined && finding.value !== undefined) return say('value', 'An outcome or a value, not both.');
+    if (finding.outcome !== undefined && finding.value !== undefined)
+      return say('value', 'An outcome or a value, not both.');
     let answer: Answer;
     if (finding.outcome !== undefined) {
       answer = { check: check.id, outcome: finding.outcome };
@@ -36,7 +38,11 @@ export function readFindings(kind: Kind, mainsV: number, findings: FindingDto[],
         return say('outcome', `${check.id} has no outcome ${finding.outcome}: use ${known.join(', ')}.`);
       }
     } else {
-      const raw: Answer = { check: check.id, value: finding.value!, ...(finding.condition ? { condition: finding.condition } : {}) };
+      const raw: Answer = {
+        check: check.id,
+        value: finding.value!,
+        ...(finding.condition ? { condition: finding.condition } : {}),
+      };
       const aspect = aspectOf(check, raw);
       if (!aspect?.reading) {
         const conditions = check.aspects.filter((a) => a.reading).map((a) => a.condition ?? 'none');
@@ -48,7 +54,10 @@ export function readFindings(kind: Kind, mainsV: number, findings: FindingDto[],
       try {
         value = toBase(quantity, finding.value!, finding.unit!);
       } catch {
-        return say('unit', `${finding.unit} is not a unit of ${quantity}: use ${Object.keys(UNITS[quantity].units).join(', ')}.`);
+        return say(
+          'unit',
+          `${finding.unit} is not a unit of ${quantity}: use ${Object.keys(UNITS[quantity].units).join(', ')}.`,
+        );
       }
       try {
         classifyReading(aspect, value, references);

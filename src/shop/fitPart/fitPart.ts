@@ -16,7 +16,14 @@ export function fitPart(person: Person, jobId: number, dto: FitPartDto) {
           ? { field: 'station', message: `${dto.code} does not belong at ${dto.station}.` }
           : { field: 'code', message: `There is no part ${dto.code} for this kind of machine.` },
       ]);
-    await insertFittedPart(db, { job_id: job.id, machine_id: machine.id, code: part.code, station: part.station, quantity: dto.quantity, person_id: person.id });
+    await insertFittedPart(db, {
+      job_id: job.id,
+      machine_id: machine.id,
+      code: part.code,
+      station: part.station,
+      quantity: dto.quantity,
+      person_id: person.id,
+    });
     await tell('fitted', `${dto.quantity > 1 ? `${dto.quantity} × ` : ''}${part.label}`);
   });
 }

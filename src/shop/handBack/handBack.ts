@@ -31,12 +31,20 @@ export function handBack(person: Person, jobId: number, dto: HandBackDto) {
     const faults = [...new Set(dto.faults)];
     await insertConfirmedFaults(db, job.id, faults);
     await tallyJob(db, kind.id, model.id, faults);
-    await updateJob(db, job.id, { stage: 'closed', closed_at: new Date(), advice: dto.advice.trim(), place: 'door-shelf' });
+    await updateJob(db, job.id, {
+      stage: 'closed',
+      closed_at: new Date(),
+      advice: dto.advice.trim(),
+      place: 'door-shelf',
+    });
     await resetPlans(scene, view);
     await refreshNextDue(db, machine.id);
     await refreshSearch(db, machine.id);
     const found = faults.map((id) => knowledge.faults.find((f) => f.id === id)!.label);
-    await tell('handed-back', `Handed back. Found: ${found.join(', ') || 'no cause named'}.${dto.advice.trim() ? ` Advice: ${dto.advice.trim()}` : ''}`);
+    await tell(
+      'handed-back',
+      `Handed back. Found: ${found.join(', ') || 'no cause named'}.${dto.advice.trim() ? ` Advice: ${dto.advice.trim()}` : ''}`,
+    );
   });
 }
 
@@ -53,7 +61,11 @@ export function isDoneBy(item: PlanItem, view: JobView): boolean {
 
 async function resetPlans({ db, machine, job, kind }: DeedScene, view: JobView): Promise<void> {
   const customer = (await customerById(db, job.customer_id))!;
-  const use: MachineUse = { pets: machine.pets, hoursPerWeek: machine.hours_per_week, trade: customer.kind === 'business' };
+  const use: MachineUse = {
+    pets: machine.pets,
+    hoursPerWeek: machine.hours_per_week,
+    trade: customer.kind === 'business',
+  };
   const today = dayInZone(new Date(), (await shopSettings(db)).zone);
   const standing = new Map((await plansOf(db, machine.id)).map((p) => [p.item, p]));
   for (const item of planItems) {

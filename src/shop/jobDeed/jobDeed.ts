@@ -38,7 +38,10 @@ export async function jobDeed(
     if (await claimDeed(db, dto.key, person.id, `${deed}:${jobId}`)) return jobView(db, jobId);
     const job = await lockJob(db, jobId);
     if (!job) throw notFound('This job');
-    if (job.closed_at) throw new ProblemError(409, 'This job is closed: take the machine in again.', [], { current: await jobView(db, jobId) });
+    if (job.closed_at)
+      throw new ProblemError(409, 'This job is closed: take the machine in again.', [], {
+        current: await jobView(db, jobId),
+      });
     if (job.version !== dto.version)
       throw new ProblemError(409, 'Somebody changed this job meanwhile.', [], { current: await jobView(db, jobId) });
     const machine = (await machineById(db, job.machine_id))!;
@@ -48,7 +51,9 @@ export async function jobDeed(
     await work({ db, person, job, machine, model, kind: kindById(model.kind), tell });
     await updateJob(db, jobId, {});
     const view = await jobView(db, jobId);
-    await db('job').where({ id: jobId }).update({ next_action: JSON.stringify(nextActionOf(view)) });
+    await db('job')
+      .where({ id: jobId })
+      .update({ next_action: JSON.stringify(nextActionOf(view)) });
     return view;
   });
 }

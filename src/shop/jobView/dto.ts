@@ -65,7 +65,14 @@ export interface ProofView {
 }
 
 export interface AssessmentView {
-  faults: { id: string; probability: number; prior: number; proved: boolean; suspect: boolean; evidence: { finding: string; logOdds: number }[] }[];
+  faults: {
+    id: string;
+    probability: number;
+    prior: number;
+    proved: boolean;
+    suspect: boolean;
+    evidence: { finding: string; logOdds: number }[];
+  }[];
   explanations: { faults: string[]; probability: number }[];
   next: {
     check: string;
@@ -76,7 +83,12 @@ export interface AssessmentView {
     heldBackBy: string[];
   }[];
   proved: string[];
-  readings: { check: string; condition?: string | undefined; value: number; readAs: { outcome: string; probability: number }[] }[];
+  readings: {
+    check: string;
+    condition?: string | undefined;
+    value: number;
+    readAs: { outcome: string; probability: number }[];
+  }[];
   explained: { complaint: string; by: string[] }[];
   finished: boolean;
   open: string[];

@@ -75,14 +75,18 @@ export async function jobView(db: Db, id: number): Promise<JobView> {
     droppedStations: model.dropped_stations,
     raised,
     cleared: cleared.map((c) => c.caution),
-    ...(machine.made_year ? { ageYears: Math.max(0, new Date(job.taken_in_at).getFullYear() - machine.made_year) } : {}),
+    ...(machine.made_year
+      ? { ageYears: Math.max(0, new Date(job.taken_in_at).getFullYear() - machine.made_year) }
+      : {}),
     ...(job.customer_diagnosis ? { oddsFactor: new Map([[job.customer_diagnosis, HINT_FACTOR]]) } : {}),
   };
   const assessment = await assessLearned(db, input, model.id);
   const opened = new Set([
     ...assessment.open,
     ...inForce.flatMap((f) => openedBy(kind, f.check_id)),
-    ...fitted.flatMap((f) => kind.access.filter((a) => a.bares.includes(f.station)).flatMap((a) => accessPath(kind, a.id))),
+    ...fitted.flatMap((f) =>
+      kind.access.filter((a) => a.bares.includes(f.station)).flatMap((a) => accessPath(kind, a.id)),
+    ),
   ]);
   const now = Date.now();
   return {
@@ -127,7 +131,14 @@ export async function jobView(db: Db, id: number): Promise<JobView> {
     assessment,
     parts: (await partsFor(db, kind.id))
       .filter((p) => !model.dropped_stations.includes(p.station))
-      .map((p) => ({ code: p.code, label: p.label, group: p.part_group, priceMinor: p.price_minor, stock: p.stock, station: p.station })),
+      .map((p) => ({
+        code: p.code,
+        label: p.label,
+        group: p.part_group,
+        priceMinor: p.price_minor,
+        stock: p.stock,
+        station: p.station,
+      })),
     fitted: fitted.map((f) => ({ ...f, at: f.at.toISOString() })),
     rebuild: rebuildSteps
       .filter((s) => s.kinds.includes(kind.id) && (!s.whenOpened || s.whenOpened.some((a) => opened.has(a))))

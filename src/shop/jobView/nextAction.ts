@@ -20,7 +20,10 @@ export function nextActionOf(view: JobView): NextAction | null {
     const next = view.assessment.next.find((n) => n.heldBackBy.length === 0);
     if (!next) return { text: 'Decide what to do', minutes: 5 };
     const repaired = faultById.get(next.check.replace('repair:', ''));
-    return { text: repaired ? repaired.repair.label : checkLabel.get(next.check)!, minutes: next.minutes + next.openingMinutes };
+    return {
+      text: repaired ? repaired.repair.label : checkLabel.get(next.check)!,
+      minutes: next.minutes + next.openingMinutes,
+    };
   }
   if (view.stage === 'fit') {
     const step = view.rebuild.find((s) => !s.done);

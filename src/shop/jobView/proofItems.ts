@@ -16,9 +16,27 @@ export function proofItems(complaints: string[]): ProofItem[] {
   return [
     { id: 'electrical-check', label: 'Electrical check by local rules', required: true, quantity: null, before: null },
     { id: 'roll-free', label: 'Roll free by hand', required: true, quantity: null, before: null },
-    ...complaints.map((id) => ({ id: `complaint:${id}`, label: `Gone: ${label(id).toLowerCase()}`, required: true, quantity: null, before: null })),
-    { id: 'run-3-min', label: 'Three minutes’ run, sound and smell clean', required: true, quantity: null, before: null },
+    ...complaints.map((id) => ({
+      id: `complaint:${id}`,
+      label: `Gone: ${label(id).toLowerCase()}`,
+      required: true,
+      quantity: null,
+      before: null,
+    })),
+    {
+      id: 'run-3-min',
+      label: 'Three minutes’ run, sound and smell clean',
+      required: true,
+      quantity: null,
+      before: null,
+    },
     { id: 'roll-speed', label: 'Roll speed', required: false, quantity: 'speed', before: { check: 'roll-speed' } },
-    { id: 'sealed-vacuum', label: 'Sealed vacuum at the machine', required: false, quantity: 'pressure', before: { check: 'inlet-vacuum', condition: 'machine' } },
+    {
+      id: 'sealed-vacuum',
+      label: 'Sealed vacuum at the machine',
+      required: false,
+      quantity: 'pressure',
+      before: { check: 'inlet-vacuum', condition: 'machine' },
+    },
   ];
 }

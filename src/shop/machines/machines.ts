@@ -1,7 +1,18 @@
 import { searchCustomers } from '@/data/customers';
 import { customerById } from '@/data/customers';
 import { database } from '@/data/database';
-import { jobsOf, machineByTag, machineListRow, modelById, models, partAges, plansOf, readingsOf, searchMachines, timelineOf } from '@/data/machines';
+import {
+  jobsOf,
+  machineByTag,
+  machineListRow,
+  modelById,
+  models,
+  partAges,
+  plansOf,
+  readingsOf,
+  searchMachines,
+  timelineOf,
+} from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
 import { planItems } from '@/knowledge/plans';
 import { notFound } from '../problem';
@@ -75,12 +86,39 @@ export async function machineCard(tag: string): Promise<MachineCardView> {
     customer: { name: customer!.name, kind: customer!.kind, phone: customer!.phone, address: customer!.address },
     plans: plans.map((p) => {
       const item = planItems.find((i) => i.id === p.item);
-      return { item: p.item, label: item?.label ?? p.item, station: item?.stations[model!.kind] ?? null, lastDoneOn: p.last_done_on, dueOn: p.due_on, overdue: p.due_on < today };
+      return {
+        item: p.item,
+        label: item?.label ?? p.item,
+        station: item?.stations[model!.kind] ?? null,
+        lastDoneOn: p.last_done_on,
+        dueOn: p.due_on,
+        overdue: p.due_on < today,
+      };
     }),
     partAgeDays: Object.fromEntries(ages.map((a) => [a.station, Math.floor((Date.now() - a.at.getTime()) / DAY)])),
-    timeline: timeline.map((t) => ({ id: t.id, at: t.at.toISOString(), what: t.what, text: t.text, job: t.job_id, by: t.person })),
-    jobs: jobs.map((j) => ({ id: j.id, stage: j.stage, takenInAt: j.taken_in_at.toISOString(), closedAt: j.closed_at?.toISOString() ?? null, words: j.words, faults: j.faults ?? [] })),
-    readings: readings.map((r) => ({ item: r.item, before: r.before_value, after: r.after_value, unit: r.unit, at: r.at.toISOString() })),
+    timeline: timeline.map((t) => ({
+      id: t.id,
+      at: t.at.toISOString(),
+      what: t.what,
+      text: t.text,
+      job: t.job_id,
+      by: t.person,
+    })),
+    jobs: jobs.map((j) => ({
+      id: j.id,
+      stage: j.stage,
+      takenInAt: j.taken_in_at.toISOString(),
+      closedAt: j.closed_at?.toISOString() ?? null,
+      words: j.words,
+      faults: j.faults ?? [],
+    })),
+    readings: readings.map((r) => ({
+      item: r.item,
+      before: r.before_value,
+      after: r.after_value,
+      unit: r.unit,
+      at: r.at.toISOString(),
+    })),
     today,
   };
 }

@@ -25,14 +25,20 @@ export function moveStage(person: Person, jobId: number, dto: MoveStageDto) {
 export function standsInTheWay(view: JobView, to: MoveStageDto['to']): FieldProblem[] {
   const problems: FieldProblem[] = [];
   if (to === 'prove' || to === 'hand-back') {
-    for (const wait of view.waits) if (!wait.endedAt) problems.push({ field: 'waits', message: 'A wait is still running: end it first.' });
-    for (const step of view.rebuild) if (!step.done) problems.push({ field: `rebuild.${step.id}`, message: `Not done: ${step.label}.` });
+    for (const wait of view.waits)
+      if (!wait.endedAt) problems.push({ field: 'waits', message: 'A wait is still running: end it first.' });
+    for (const step of view.rebuild)
+      if (!step.done) problems.push({ field: `rebuild.${step.id}`, message: `Not done: ${step.label}.` });
     for (const caution of view.assessment.cautions)
       if (['wet-signs', 'burnt-smell', 'damaged-cord'].includes(caution))
-        problems.push({ field: `cautions.${caution}`, message: 'A caution still holds back power: clear it by name in Find.' });
+        problems.push({
+          field: `cautions.${caution}`,
+          message: 'A caution still holds back power: clear it by name in Find.',
+        });
   }
   if (to === 'hand-back')
     for (const proof of view.proofs)
-      if (proof.required && proof.result !== 'pass') problems.push({ field: `proofs.${proof.item}`, message: `Not proved: ${proof.label}.` });
+      if (proof.required && proof.result !== 'pass')
+        problems.push({ field: `proofs.${proof.item}`, message: `Not proved: ${proof.label}.` });
   return problems;
 }

@@ -32,7 +32,12 @@ export function recordFindings(person: Person, jobId: number, dto: RecordFinding
       if ('outcome' in answer) await insertFinding(db, { ...base, outcome: answer.outcome });
       else {
         const unit = readingOf(kind, answer.check, answer.condition)!.unit;
-        await insertFinding(db, { ...base, value: answer.value, unit, ...(answer.condition ? { condition: answer.condition } : {}) });
+        await insertFinding(db, {
+          ...base,
+          value: answer.value,
+          unit,
+          ...(answer.condition ? { condition: answer.condition } : {}),
+        });
       }
     }
     await tell('found', answers.map((a) => sentence(kind, a)).join('; '));
@@ -57,7 +62,8 @@ function readingOf(kind: Kind, checkId: string, condition: string | undefined) {
 
 function sentence(kind: Kind, answer: AnyAnswer): string {
   const repaired = knowledge.faults.find((f) => `repair:${f.id}` === answer.check);
-  if (repaired) return `${repaired.repair.label}: ${'outcome' in answer && answer.outcome === 'gone' ? 'gone' : 'still there'}`;
+  if (repaired)
+    return `${repaired.repair.label}: ${'outcome' in answer && answer.outcome === 'gone' ? 'gone' : 'still there'}`;
   const check = checkOf(kind, answer.check)!;
   const aspect = aspectOf(check, answer)!;
   const what = check.aspects.length > 1 ? `${check.label}, ${aspect.label.toLowerCase()}` : check.label;

@@ -31,10 +31,17 @@ export async function takeIn(person: Person, dto: TakeInDto): Promise<{ job: num
     refuseIf([...problems, ...(kind ? idProblems(kind, dto) : [])]);
 
     const known = dto.machineId === undefined ? undefined : (await machineById(db, dto.machineId))!;
-    const customerId = dto.customerId ?? (dto.newCustomer ? await insertCustomer(db, trimmed(dto.newCustomer)) : known!.customer_id);
+    const customerId =
+      dto.customerId ?? (dto.newCustomer ? await insertCustomer(db, trimmed(dto.newCustomer)) : known!.customer_id);
     const machineId = known?.id ?? (await newMachine(db, dto, customerId));
     const open = await openJobOf(db, machineId);
-    if (open) throw new ProblemError(409, 'This machine has an open job already.', [{ field: 'machineId', message: `See job ${open.id}.` }], { openJob: open.id });
+    if (open)
+      throw new ProblemError(
+        409,
+        'This machine has an open job already.',
+        [{ field: 'machineId', message: `See job ${open.id}.` }],
+        { openJob: open.id },
+      );
     const jobId = await insertJob(db, {
       machine_id: machineId,
       customer_id: customerId,
@@ -46,10 +53,18 @@ export async function takeIn(person: Person, dto: TakeInDto): Promise<{ job: num
     });
     await insertComplaints(db, jobId, dto.complaints);
     await insertArrivalSigns(db, jobId, dto.arrivalSigns);
-    await insertTimeline(db, { machine_id: machineId, job_id: jobId, what: 'taken-in', text: takenInText(dto), person_id: person.id });
+    await insertTimeline(db, {
+      machine_id: machineId,
+      job_id: jobId,
+      what: 'taken-in',
+      text: takenInText(dto),
+      person_id: person.id,
+    });
     await refreshSearch(db, machineId);
     const view = await jobView(db, jobId);
-    await db('job').where({ id: jobId }).update({ next_action: JSON.stringify(nextActionOf(view)) });
+    await db('job')
+      .where({ id: jobId })
+      .update({ next_action: JSON.stringify(nextActionOf(view)) });
     await deleteDraft(db, person.id, TAKE_IN_DRAFT);
     const answer = { job: jobId, tag: view.machine.tag };
     await storeDeedAnswer(db, dto.key, answer);
@@ -70,10 +85,12 @@ async function look(db: Db, dto: TakeInDto): Promise<{ model: ModelRow | undefin
   } else if (dto.newMachine) {
     model = await modelById(db, dto.newMachine.modelId);
     if (!model) say('newMachine.modelId', 'This model is not in the list.');
-    if (dto.customerId === undefined && !dto.newCustomer) say('customerId', 'Whose machine is it? Choose a customer or add one.');
+    if (dto.customerId === undefined && !dto.newCustomer)
+      say('customerId', 'Whose machine is it? Choose a customer or add one.');
   } else say('machineId', 'Which machine? Find it or add it.');
   if (dto.customerId !== undefined && dto.newCustomer) say('customerId', 'A known customer or a new one, not both.');
-  if (dto.customerId !== undefined && !(await customerById(db, dto.customerId))) say('customerId', 'This customer is not known.');
+  if (dto.customerId !== undefined && !(await customerById(db, dto.customerId)))
+    say('customerId', 'This customer is not known.');
   const today = dayInZone(new Date(), (await shopSettings(db)).zone);
   if (dto.promisedOn < today) say('promisedOn', 'This day is past.');
   return { model, problems };

@@ -1,0 +1,5 @@
+import { NotHere } from '@/ui/parts/NotHere';
+
+export default function ShopNotFound() {
+  return <NotHere />;
+}

@@ -1,0 +1,4 @@
+import { answer } from '@/app/answer';
+import { openapi } from '@/shop/openapi/openapi';
+
+export const GET = answer(async () => Response.json(openapi()));

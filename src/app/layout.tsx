@@ -1,0 +1,30 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource/b612-mono/400.css';
+import '@fontsource/b612-mono/700.css';
+import '@fontsource/barlow-semi-condensed/500.css';
+import '@fontsource/barlow-semi-condensed/600.css';
+import '@fontsource/barlow-semi-condensed/700.css';
+import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
+import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
+import type { Metadata, Viewport } from 'next';
+import { headers } from 'next/headers';
+import type { ReactNode } from 'react';
+import { ThemeRegistry } from '@/ui/theme/ThemeRegistry';
+
+export const metadata: Metadata = { title: { default: 'Grit Keeper', template: '%s · Grit Keeper' } };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  // Every page is rendered per request: the nonce of the content security policy is new each time.
+  const nonce = (await headers()).get('x-nonce') ?? '';
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <body>
+        <InitColorSchemeScript attribute="data-bench" defaultMode="system" nonce={nonce} />
+        <AppRouterCacheProvider options={{ nonce }}>
+          <ThemeRegistry>{children}</ThemeRegistry>
+        </AppRouterCacheProvider>
+      </body>
+    </html>
+  );
+}

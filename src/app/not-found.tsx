@@ -1,0 +1,9 @@
+import { NotHere } from '@/ui/parts/NotHere';
+
+export default function NotFound() {
+  return (
+    <main>
+      <NotHere />
+    </main>
+  );
+}

@@ -1,0 +1,6 @@
+import { ready } from '@/shop/settings/ready';
+
+export async function GET() {
+  const state = await ready();
+  return Response.json(state, { status: state.database && state.migrations ? 200 : 503 });
+}

@@ -1,0 +1,94 @@
+import { randomBytes, randomUUID } from 'node:crypto';
+import { NextResponse, type NextRequest } from 'next/server';
+import { problemDocument } from './app/answer';
+import { log } from './app/log';
+import { guard, PERSON_HEADER, SESSION_COOKIE, type Verdict } from './shop/access/guard';
+import { seal } from './shop/access/secrets';
+
+/** Everything but the bundler's own hashed files comes through here. */
+export const config = { matcher: ['/((?!_next/static/).*)'] };
+
+/** The one door: who may enter, the security headers, the request id. */
+export async function proxy(request: NextRequest): Promise<Response> {
+  const requestId = randomUUID();
+  const nonce = randomBytes(16).toString('base64');
+  const policy = contentSecurityPolicy(nonce);
+  const { pathname, search } = request.nextUrl;
+  let verdict: Verdict;
+  try {
+    verdict = await guard({
+      method: request.method,
+      path: pathname,
+      host: request.headers.get('x-forwarded-host') ?? request.headers.get('host') ?? '',
+      origin: request.headers.get('origin'),
+      fetchSite: request.headers.get('sec-fetch-site'),
+      cookie: request.cookies.get(SESSION_COOKIE)?.value,
+      authorization: request.headers.get('authorization'),
+    });
+  } catch (err) {
+    log.error({ requestId, err, path: pathname }, 'guard failed');
+    return secured(databaseAway(request, requestId), policy, requestId);
+  }
+  if ('refuse' in verdict) {
+    const wantsPage = request.method === 'GET' && !pathname.startsWith('/api/');
+    const response = wantsPage
+      ? NextResponse.redirect(
+          new URL(`/sign-in${pathname === '/' ? '' : `?next=${encodeURIComponent(pathname + search)}`}`, here(request)),
+        )
+      : problemDocument(verdict.refuse, verdict.because);
+    return secured(response, policy, requestId);
+  }
+  const headers = new Headers(request.headers);
+  headers.delete(PERSON_HEADER);
+  if (verdict.pass === 'person') headers.set(PERSON_HEADER, seal(verdict.person));
+  headers.set('x-request-id', requestId);
+  headers.set('x-nonce', nonce);
+  headers.set('content-security-policy', policy);
+  return secured(NextResponse.next({ request: { headers } }), policy, requestId);
+}
+
+/** The address that the browser used: behind the server's own host name it would be another origin. */
+function here(request: NextRequest): string {
+  const host = request.headers.get('x-forwarded-host') ?? request.headers.get('host');
+  const scheme = request.headers.get('x-forwarded-proto') ?? 'http';
+  return host ? `${scheme}://${host}` : request.nextUrl.origin;
+}
+
+function databaseAway(request: NextRequest, requestId: string): Response {
+  const title = 'The database does not answer. Nothing was saved; this page comes back by itself.';
+  if (request.nextUrl.pathname.startsWith('/api/')) return problemDocument(503, title, { requestId });
+  const html = `<!doctype html><html lang="en"><meta charset="utf-8"><meta http-equiv="refresh" content="5"><title>Grit Keeper</title><p>${title}</p></html>`;
+  return new Response(html, {
+    status: 503,
+    headers: { 'content-type': 'text/html; charset=utf-8', 'retry-after': '5' },
+  });
+}
+
+function contentSecurityPolicy(nonce: string): string {
+  return [
+    `default-src 'self'`,
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
+    `style-src 'self' 'nonce-${nonce}'`,
+    // React writes style attributes on the server; they can hold no script.
+    `style-src-attr 'unsafe-inline'`,
+    `img-src 'self' data: blob:`,
+    `font-src 'self'`,
+    `connect-src 'self'`,
+    `worker-src 'self' blob:`,
+    `object-src 'none'`,
+    `base-uri 'none'`,
+    `form-action 'self'`,
+    `frame-ancestors 'none'`,
+  ].join('; ');
+}
+
+function secured(response: Response, policy: string, requestId: string): Response {
+  const { headers } = response;
+  headers.set('content-security-policy', policy);
+  headers.set('x-content-type-options', 'nosniff');
+  headers.set('referrer-policy', 'same-origin');
+  headers.set('permissions-policy', 'camera=(self), geolocation=(), microphone=()');
+  headers.set('cross-origin-opener-policy', 'same-origin');
+  headers.set('x-request-id', requestId);
+  return response;
+}

@@ -1,0 +1,51 @@
+import { database } from '@/data/database';
+import { jobById } from '@/data/jobs';
+import { machineById, plansOf } from '@/data/machines';
+import { shopSettings } from '@/data/shopSettings';
+import { knowledge } from '@/knowledge';
+import { careLines } from '@/knowledge/bench';
+import { planItems } from '@/knowledge/plans';
+import { jobView } from '../jobView/jobView';
+import type { CareSheetView } from './dto';
+import { notFound } from '../problem';
+
+/** The sheet that goes home with the machine. @throws ProblemError 404 */
+export async function careSheet(jobId: number): Promise<CareSheetView> {
+  const db = database();
+  const row = await jobById(db, jobId);
+  if (!row) throw notFound('This job');
+  const [job, plans, shop, machine] = await Promise.all([
+    jobView(db, jobId),
+    plansOf(db, row.machine_id),
+    shopSettings(db),
+    machineById(db, row.machine_id),
+  ]);
+  const confirmed: string[] = await db('confirmed_fault').where({ job_id: jobId }).pluck('fault');
+  const faults = confirmed.length > 0 ? confirmed : job.assessment.proved;
+  const label = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
+  return {
+    shop: shop.name,
+    paper: shop.paper,
+    job,
+    found: faults.map(label),
+    fitted: job.fitted.map((f) => (f.quantity > 1 ? `${f.quantity} × ${f.label}` : f.label)),
+    proved: job.proofs
+      .filter((p) => p.result === 'pass')
+      .map((p) => ({
+        label: p.label,
+        text: p.after === null ? 'passed' : `${p.before ?? '–'} → ${p.after} ${p.unit}`,
+      })),
+    advice: job.advice,
+    care: careLines
+      .filter(
+        (l) => l.kinds.includes(job.machine.kind) && (!l.afterFaults || l.afterFaults.some((f) => faults.includes(f))),
+      )
+      .map((l) => l.text),
+    due: (machine ? plans : [])
+      .slice(0, 6)
+      .map((p) => ({ label: planItems.find((i) => i.id === p.item)?.label ?? p.item, dueOn: p.due_on })),
+    customerGuess: job.customerDiagnosis
+      ? { said: label(job.customerDiagnosis), right: faults.includes(job.customerDiagnosis) }
+      : null,
+  };
+}

@@ -1,0 +1,15 @@
+import type { JobView } from '../jobView/dto';
+
+/** What stands on the sheet that goes home with the machine. */
+export interface CareSheetView {
+  shop: string;
+  paper: 'A4' | 'Letter';
+  job: JobView;
+  found: string[];
+  fitted: string[];
+  proved: { label: string; text: string }[];
+  advice: string;
+  care: string[];
+  due: { label: string; dueOn: string }[];
+  customerGuess: { said: string; right: boolean } | null;
+}

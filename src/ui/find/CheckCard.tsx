@@ -1,0 +1,282 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { Aspect } from '@/core/diagnosis/knowledge';
+import { formatQuantity, parseQuantity, UNITS, type Quantity } from '@/core/units/units';
+import type { AssessmentView, JobView } from '@/shop/jobView/dto';
+import { aspectFor, cautionOf, doingOf, faultLabel, outcomeLabel, type Doing } from '../job/labels';
+import { CautionPlate } from '../parts/CautionPlate';
+import { Key } from '../parts/Key';
+import { percent, Reading } from '../parts/Reading';
+
+export type Answered = { check: string; outcome?: string; value?: number; unit?: string; condition?: string };
+
+interface Props {
+  job: JobView;
+  checkId: string;
+  next: AssessmentView['next'][number] | null;
+  proposed: boolean;
+  busy: boolean;
+  /** `stay` keeps the check on the bench for its further aspects. */
+  onRecord: (answered: Answered[], stay: boolean) => void;
+  onLeave: () => void;
+}
+
+const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'q', 'w', 'e', 'r', 'i', 'o', 'p'];
+
+/** One check: why this one, how it is done, what can hurt, and one key per outcome. */
+export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeave }: Props) {
+  const doing = doingOf(job.machine.kind, checkId)!;
+  const answered = new Set(
+    job.findings.filter((f) => !f.revoked && f.check === checkId).map((f) => aspectFor(doing, f)?.id),
+  );
+  const left = doing.aspects.filter((a) => !answered.has(a.id));
+  const choices = left.filter((a) => !a.reading).flatMap((a) => a.outcomes.map((o) => ({ aspect: a, outcome: o })));
+  const keyOf = (outcome: string) => KEYS[choices.findIndex((c) => c.outcome.id === outcome)];
+  const held = next?.heldBackBy ?? [];
+  const canAct = held.length === 0 && !busy;
+
+  const choose = (outcome: string) => {
+    const stay = left.length > 1;
+    onRecord([{ check: checkId, outcome }], stay);
+  };
+  const restNormal = () =>
+    onRecord(
+      left.filter((a) => !a.reading).map((a) => ({ check: checkId, outcome: a.outcomes[0]!.id })),
+      false,
+    );
+  useHotkeys(
+    KEYS,
+    (event) => {
+      const choice = choices[KEYS.indexOf(event.key.toLowerCase())];
+      if (choice && canAct) choose(choice.outcome.id);
+    },
+    [choices, canAct, checkId],
+  );
+  const several = choices.length > 0 && left.filter((a) => !a.reading).length > 1;
+  useHotkeys('0', () => several && canAct && restNormal(), [several, canAct, checkId, choices]);
+
+  return (
+    <Box
+      component="section"
+      aria-label="Check on the bench"
+      sx={{
+        border: '1px solid',
+        borderColor: 'divider',
+        borderTop: '5px solid',
+        borderTopColor: 'bench.action',
+        bgcolor: 'background.paper',
+        p: 1.75,
+        display: 'grid',
+        gap: 1.25,
+      }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap' }}>
+        <Typography component="h2" variant="h2">
+          {doing.label}
+        </Typography>
+        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+          <Reading>{doing.minutes} min</Reading>
+          {next && next.openingMinutes > 0 ? (
+            <>
+              {' '}
+              and <Reading>{next.openingMinutes} min</Reading> to open or close
+            </>
+          ) : (
+            ', nothing more to open'
+          )}
+          {next && next.saving > 0.05 && (
+            <>
+              , saves about <Reading>{next.saving.toFixed(next.saving < 1 ? 1 : 0)} min</Reading>
+            </>
+          )}
+        </Typography>
+        {!proposed && (
+          <Button size="small" variant="text" color="inherit" onClick={onLeave} sx={{ ml: 'auto' }}>
+            Back to the proposal &nbsp;<Key>Esc</Key>
+          </Button>
+        )}
+      </Box>
+      {next && <Why job={job} doing={doing} next={next} />}
+      <Box component="ol" sx={{ m: 0, pl: 2.5, '& li': { fontSize: '0.95rem' } }}>
+        {doing.how.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </Box>
+      {[...new Set([...held, ...doing.cautions])].map((id) => (
+        <CautionPlate
+          key={id}
+          label={held.includes(id) ? `Held back: ${cautionOf(id).label}` : cautionOf(id).label}
+          text={cautionOf(id).text}
+        />
+      ))}
+      {left.length === 0 && (
+        <Typography variant="body2">Everything here is answered; a new answer replaces the old.</Typography>
+      )}
+      {(left.length === 0 ? doing.aspects : left).map((aspect) =>
+        aspect.reading ? (
+          <ReadingEntry
+            key={aspect.id}
+            aspect={aspect}
+            job={job}
+            disabled={!canAct}
+            onRecord={(value, unit) =>
+              onRecord(
+                [{ check: checkId, value, unit, ...(aspect.condition ? { condition: aspect.condition } : {}) }],
+                left.length > 1,
+              )
+            }
+          />
+        ) : (
+          <Box key={aspect.id} role="group" aria-label={aspect.label}>
+            {doing.aspects.length > 1 && (
+              <Typography variant="overline" component="div" sx={{ color: 'text.secondary' }}>
+                {aspect.label}
+              </Typography>
+            )}
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+              {aspect.outcomes.map((o) => (
+                <Button key={o.id} onClick={() => choose(o.id)} disabled={!canAct} sx={{ minHeight: 48 }}>
+                  {keyOf(o.id) && (
+                    <Box component="span" sx={{ mr: 1 }}>
+                      <Key>{keyOf(o.id)!}</Key>
+                    </Box>
+                  )}
+                  {o.label}
+                </Button>
+              ))}
+            </Box>
+          </Box>
+        ),
+      )}
+      {several && (
+        <Box>
+          <Button variant="contained" onClick={restNormal} disabled={!canAct}>
+            <Box component="span" sx={{ mr: 1 }}>
+              <Key>0</Key>
+            </Box>
+            The rest: nothing to see
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** Why this one: what its likely answers would lead to. */
+function Why({ job, doing, next }: { job: JobView; doing: Doing; next: AssessmentView['next'][number] }) {
+  const leads = next.why.filter((w) => w.probability > 0.04).slice(0, 3);
+  if (leads.length === 0) return null;
+  const normal = new Set(doing.aspects.map((a) => a.outcomes[0]!.id));
+  const words = (outcomes: string[]) => {
+    const special = outcomes.filter((o) => !normal.has(o));
+    const shown = special.length > 0 ? special : outcomes.slice(0, 1);
+    return shown
+      .map((o) =>
+        doing.repairs ? (o === 'gone' ? 'complaint gone' : 'still there') : outcomeLabel(job.machine.kind, doing.id, o),
+      )
+      .join(' and ');
+  };
+  return (
+    <Typography variant="body2">
+      <strong>Why this one: </strong>
+      {leads.map((lead, i) => (
+        <span key={lead.outcomes.join()}>
+          {i > 0 && '; '}
+          {words(lead.outcomes)} (<Reading>{percent(lead.probability)}</Reading>){' '}
+          {lead.topFault && (
+            <>
+              would leave {faultLabel(lead.topFault).toLowerCase()} at <Reading>{percent(lead.topProbability)}</Reading>
+            </>
+          )}
+        </span>
+      ))}
+      .
+    </Typography>
+  );
+}
+
+function ReadingEntry({
+  aspect,
+  job,
+  disabled,
+  onRecord,
+}: {
+  aspect: Aspect;
+  job: JobView;
+  disabled: boolean;
+  onRecord: (value: number, unit: string) => void;
+}) {
+  const spec = aspect.reading!;
+  const quantity = spec.quantity as Quantity;
+  const [typed, setTyped] = useState('');
+  const [tried, setTried] = useState(false);
+  const parsed = parseTyped(quantity, typed);
+  const limit = spec.relativeTo === 'mainsV' ? job.machine.mainsV : null;
+  const beyond = parsed && limit !== null && parsed.value > spec.max * limit;
+  const error =
+    tried &&
+    (!parsed
+      ? `Type a number, such as ${example(quantity)}.`
+      : beyond
+        ? `More than a ${limit} V machine can show.`
+        : null);
+  return (
+    <Box
+      component="form"
+      onSubmit={(e) => {
+        e.preventDefault();
+        setTried(true);
+        if (parsed && !beyond) onRecord(parsed.value, UNITS[quantity].base);
+      }}
+      sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', maxWidth: 520 }}
+    >
+      <TextField
+        label={`${aspect.label} (${spec.unit})`}
+        value={typed}
+        onChange={(e) => setTyped(e.target.value)}
+        disabled={disabled}
+        error={Boolean(error)}
+        helperText={
+          error ||
+          (parsed
+            ? `Read as ${parsed.readAs}`
+            : aspect.neutral
+              ? 'For the record; it says nothing about a fault.'
+              : `For instance ${example(quantity)}`)
+        }
+        slotProps={{ htmlInput: { inputMode: 'text', autoComplete: 'off' } }}
+      />
+      <Button type="submit" disabled={disabled || typed === ''} sx={{ minHeight: 48 }}>
+        Keep
+      </Button>
+    </Box>
+  );
+}
+
+/** A lengthening may be typed as worn / new lengths. */
+function parseTyped(quantity: Quantity, typed: string) {
+  const pair = quantity === 'percent' ? /^\s*(\d+(?:[.,]\d+)?)\s*\/\s*(\d+(?:[.,]\d+)?)\s*$/.exec(typed) : null;
+  if (!pair) return parseQuantity(quantity, typed);
+  const [worn, fresh] = [Number(pair[1]!.replace(',', '.')), Number(pair[2]!.replace(',', '.'))];
+  const value = (worn / fresh - 1) * 100;
+  return Number.isFinite(value) ? { value, readAs: `${formatQuantity('percent', value)} longer than new` } : null;
+}
+
+function example(quantity: Quantity): string {
+  return {
+    voltage: '116 or 116 V',
+    resistance: '0.4, 2k2 or OL',
+    current: '8.5 A',
+    speed: '3200',
+    length: '3.5 mm',
+    pressure: '16.8 kPa or 67 inH2O',
+    time: '7 min',
+    percent: '4 or 312/300',
+  }[quantity];
+}

@@ -1,0 +1,213 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import InputBase from '@mui/material/InputBase';
+import Typography from '@mui/material/Typography';
+import CheckBoxIcon from '@mui/icons-material/CheckBox';
+import CheckBoxOutlineBlankIcon from '@mui/icons-material/CheckBoxOutlineBlank';
+import { useState } from 'react';
+import type { JobView } from '@/shop/jobView/dto';
+import { cautionOf, faultLabel, faultOf } from '../job/labels';
+import type { JobDesk } from '../job/useJob';
+import { CautionPlate } from '../parts/CautionPlate';
+import { Empty } from '../parts/Notice';
+import { Reading } from '../parts/Reading';
+import { WaitClock } from './WaitClock';
+
+/** Fitting: parts from the list, waits, and the rebuild with its checks. */
+export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () => void; onBack: () => void }) {
+  const { job, busy } = desk;
+  const closed = job.stage === 'closed';
+  const left = job.rebuild.filter((s) => !s.done).length;
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Box>
+        <Typography component="h2" variant="h2">
+          Fit
+        </Typography>
+        <Typography variant="body2">
+          {job.assessment.proved.length > 0
+            ? job.assessment.proved
+                .map((id) => `${faultLabel(id)}: ${faultOf(id)?.repair.label.toLowerCase()}`)
+                .join('; ')
+            : 'No cause is proved: fit what you stand behind, and prove it.'}
+        </Typography>
+      </Box>
+      <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}>
+        <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
+          <Parts desk={desk} />
+          <WaitClock desk={desk} />
+        </Box>
+        <Box component="section" aria-label="Rebuild">
+          <Typography component="h2" variant="h3">
+            Rebuild, in this order
+          </Typography>
+          <CautionPlate label={cautionOf('brittle-plastic').label} text={cautionOf('brittle-plastic').text} />
+          <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {job.rebuild.map((step) => (
+              <Box component="li" key={step.id} sx={{ borderBottom: '1px solid', borderColor: 'divider' }}>
+                <ButtonBase
+                  role="checkbox"
+                  aria-checked={step.done}
+                  disabled={busy || closed}
+                  onClick={() => void desk.act('tick-rebuild', { step: step.id, done: !step.done })}
+                  sx={{
+                    width: '100%',
+                    justifyContent: 'flex-start',
+                    gap: 1.25,
+                    minHeight: 46,
+                    fontSize: '0.98rem',
+                    textAlign: 'left',
+                    fontFamily: 'inherit',
+                  }}
+                >
+                  {step.done ? <CheckBoxIcon color="primary" /> : <CheckBoxOutlineBlankIcon />}
+                  {step.label}
+                </ButtonBase>
+              </Box>
+            ))}
+          </Box>
+        </Box>
+      </Box>
+      {!closed && (
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+          <Button variant="contained" disabled={busy} onClick={onDone}>
+            To Prove
+          </Button>
+          <Button disabled={busy} onClick={onBack}>
+            Back to Find
+          </Button>
+          {left > 0 && (
+            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+              {left} rebuild step{left === 1 ? '' : 's'} still open.
+            </Typography>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Parts({ desk }: { desk: JobDesk }) {
+  const { job, busy } = desk;
+  const [words, setWords] = useState('');
+  const closed = job.stage === 'closed';
+  const wanted = new Set(job.assessment.proved.map((id) => faultOf(id)?.kinds[job.machine.kind]?.station));
+  const groups = new Set(job.assessment.proved.flatMap((id) => faultOf(id)?.repair.parts ?? []));
+  const rows = job.parts.filter((p) =>
+    words === ''
+      ? wanted.has(p.station) || groups.has(p.group)
+      : `${p.code} ${p.label} ${p.station}`.toLowerCase().includes(words.toLowerCase()),
+  );
+  return (
+    <Box component="section" aria-label="Parts">
+      <Typography component="h2" variant="h3">
+        Parts fitted
+      </Typography>
+      {job.fitted.length === 0 && <Empty>None yet.</Empty>}
+      {job.fitted.map((f) => (
+        <Box
+          key={f.id}
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 1,
+            borderBottom: '1px solid',
+            borderColor: 'divider',
+            minHeight: 42,
+          }}
+        >
+          <Typography variant="body2" sx={{ flex: 1 }}>
+            <strong>{f.label}</strong> at {f.station.replaceAll('-', ' ')} <Reading>{f.code}</Reading>
+          </Typography>
+          {!closed && (
+            <Button
+              size="small"
+              variant="text"
+              color="inherit"
+              disabled={busy}
+              onClick={() => void desk.act('take-back-part', { fitted: f.id })}
+            >
+              take back
+            </Button>
+          )}
+        </Box>
+      ))}
+      {!closed && (
+        <>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 1.5 }}>
+            <Typography component="h2" variant="h3">
+              {words ? 'Found in the list' : 'What this repair takes'}
+            </Typography>
+            <InputBase
+              value={words}
+              onChange={(e) => setWords(e.target.value)}
+              placeholder="find a part"
+              inputProps={{ 'aria-label': 'Find a part' }}
+              sx={{
+                ml: 'auto',
+                width: 170,
+                px: 1,
+                border: '1px solid',
+                borderColor: 'bench.soft',
+                borderRadius: '3px',
+              }}
+            />
+          </Box>
+          {rows.length === 0 && (
+            <Empty>
+              {words
+                ? 'No such part for this kind of machine.'
+                : 'No part is needed for what is proved. Find one by its name or code.'}
+            </Empty>
+          )}
+          {rows.slice(0, 9).map((p) => (
+            <PartRow
+              key={`${p.code} ${p.station}`}
+              part={p}
+              currency={job.currency}
+              disabled={busy}
+              onFit={() => void desk.act('fit-part', { code: p.code, station: p.station, quantity: 1 })}
+            />
+          ))}
+        </>
+      )}
+    </Box>
+  );
+}
+
+function PartRow({
+  part,
+  currency,
+  disabled,
+  onFit,
+}: {
+  part: JobView['parts'][number];
+  currency: string;
+  disabled: boolean;
+  onFit: () => void;
+}) {
+  const price = new Intl.NumberFormat('en', { style: 'currency', currency }).format(part.priceMinor / 100);
+  return (
+    <Box
+      sx={{ display: 'flex', alignItems: 'center', gap: 1, borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}
+    >
+      <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
+        {part.label} <Reading>{part.code}</Reading>
+        <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.9em' }}>
+          at {part.station.replaceAll('-', ' ')}, {part.stock > 0 ? `${part.stock} in stock` : 'none in stock'}, {price}
+        </Box>
+      </Typography>
+      <Button
+        size="small"
+        disabled={disabled}
+        onClick={onFit}
+        aria-label={`Fit ${part.label} at ${part.station.replaceAll('-', ' ')}`}
+      >
+        Fit
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,124 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import GlobalStyles from '@mui/material/GlobalStyles';
+import Typography from '@mui/material/Typography';
+import type { CareSheetView } from '@/shop/careSheet/dto';
+import { complaintLabel } from '../job/labels';
+import { Reading } from '../parts/Reading';
+import { Mark } from '../shell/Mark';
+import { fonts } from '../theme/palette';
+
+/** The sheet for the owner, on one page of paper. */
+export function CareSheet({ sheet }: { sheet: CareSheetView }) {
+  const { job } = sheet;
+  return (
+    <>
+      <GlobalStyles styles={{ '@page': { size: sheet.paper, margin: '14mm' } }} />
+      <Box className="no-print" sx={{ display: 'flex', gap: 1, mb: 1.5 }}>
+        <Button variant="contained" onClick={() => window.print()}>
+          Print
+        </Button>
+        <Button href={`/jobs/${job.id}/hand-back`}>Back to the job</Button>
+      </Box>
+      <Box
+        component="article"
+        aria-label="Care sheet"
+        sx={{
+          maxWidth: 760,
+          bgcolor: '#fff',
+          color: '#111',
+          p: { xs: 2, sm: 4 },
+          border: '1px solid',
+          borderColor: 'divider',
+          '@media print': { border: 0, p: 0, maxWidth: 'none' },
+          '& h2': {
+            fontFamily: fonts.label,
+            fontSize: '1.05rem',
+            fontWeight: 600,
+            m: 0,
+            mt: 2,
+            mb: 0.5,
+            borderBottom: '1px solid #999',
+          },
+        }}
+      >
+        <Box
+          sx={{
+            display: 'flex',
+            justifyContent: 'space-between',
+            alignItems: 'center',
+            borderBottom: '3px solid #111',
+            pb: 1,
+            color: '#111',
+            '& span': { color: '#111' },
+          }}
+        >
+          <Typography component="h1" sx={{ fontFamily: fonts.label, fontWeight: 700, fontSize: '1.5rem' }}>
+            {sheet.shop}
+          </Typography>
+          <Mark />
+        </Box>
+        <Typography sx={{ mt: 1.5 }}>
+          {job.machine.maker} {job.machine.model}, tag <Reading strong>{job.machine.tag}</Reading>
+          {job.machine.serial && (
+            <>
+              , serial <Reading>{job.machine.serial}</Reading>
+            </>
+          )}
+          . For {job.customer.name}. Job {job.id}, taken in {job.takenInAt.slice(0, 10)}
+          {job.closedAt && `, handed back ${job.closedAt.slice(0, 10)}`}.
+        </Typography>
+        <h2>You told us</h2>
+        <Typography>{job.words ? `“${job.words}”` : job.complaints.map(complaintLabel).join(', ')}</Typography>
+        <h2>We found</h2>
+        <Typography>{sheet.found.join(', ') || 'No cause to name.'}</Typography>
+        {sheet.customerGuess && (
+          <Typography>
+            You thought of: {sheet.customerGuess.said.toLowerCase()}.{' '}
+            {sheet.customerGuess.right ? 'You were right.' : 'That was in order; it was what stands above.'}
+          </Typography>
+        )}
+        <h2>We fitted and proved</h2>
+        <Typography>{sheet.fitted.join(', ') || 'No parts were needed.'}</Typography>
+        <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+          {sheet.proved.map((p) => (
+            <li key={p.label}>
+              {p.label}: {p.text}
+            </li>
+          ))}
+        </Box>
+        {sheet.advice && (
+          <>
+            <h2>What to watch</h2>
+            <Typography sx={{ whiteSpace: 'pre-wrap' }}>{sheet.advice}</Typography>
+          </>
+        )}
+        <h2>How to keep it well</h2>
+        <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+          {sheet.care.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </Box>
+        {sheet.due.length > 0 && (
+          <>
+            <h2>Due again</h2>
+            <Box component="table" sx={{ borderCollapse: 'collapse', '& td': { pr: 3, py: 0.25 } }}>
+              <tbody>
+                {sheet.due.map((d) => (
+                  <tr key={d.label}>
+                    <td>
+                      <Reading strong>{d.dueOn}</Reading>
+                    </td>
+                    <td>{d.label}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </Box>
+          </>
+        )}
+      </Box>
+    </>
+  );
+}

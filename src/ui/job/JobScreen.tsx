@@ -1,0 +1,186 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { knowledge } from '@/knowledge';
+import type { JobView } from '@/shop/jobView/dto';
+import { LineBoard } from '../board/LineBoard';
+import type { StationState } from '../board/stationState';
+import { FindWork } from '../find/FindWork';
+import { FitWork } from '../fit/FitWork';
+import { HandBackWork } from '../handBack/HandBackWork';
+import { Notice } from '../parts/Notice';
+import { ProveWork } from '../prove/ProveWork';
+import NextLink from '../theme/NextLink';
+import { fonts } from '../theme/palette';
+import { faultOf } from './labels';
+import { STAGES, type StageId } from './stages';
+import { MachinePast } from './MachinePast';
+import { TakenIn } from './TakenIn';
+import { useJob } from './useJob';
+
+/** One job: the stages as a rail, the board at the top, the stage's work below, the machine's past at the side. */
+export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId }) {
+  const router = useRouter();
+  const desk = useJob(initial);
+  const { job } = desk;
+  const kind = knowledge.kinds.find((k) => k.id === job.machine.kind)!;
+  const [looked, setLooked] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const states = useMemo(() => boardStates(job, looked), [job, looked]);
+  const go = async (to: Exclude<StageId, 'take-in'>) => {
+    if (job.stage === 'closed' || (await desk.act('move-stage', { to }))) router.push(`/jobs/${job.id}/${to}`);
+  };
+  const reached = STAGES.findIndex((s) => s.id === job.stage);
+
+  return (
+    <Box sx={{ display: 'grid', gap: 1.25 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, rowGap: 0.5, alignItems: 'baseline' }}>
+        <Typography component="h1" variant="h1">
+          <Link
+            component={NextLink}
+            href={`/machines/${job.machine.tag}`}
+            sx={{ fontFamily: fonts.reading, fontSize: '0.9em' }}
+          >
+            {job.machine.tag}
+          </Link>{' '}
+          {job.machine.maker} {job.machine.model}
+        </Typography>
+        <Typography variant="body2">
+          {job.customer.name}
+          {job.customer.phone ? `, ${job.customer.phone}` : ''}
+        </Typography>
+        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+          Job {job.id}, promised {job.promisedOn}
+        </Typography>
+        <Box
+          component="nav"
+          aria-label="Stages of the job"
+          className="no-print"
+          sx={{ ml: { md: 'auto' }, display: 'flex', flexWrap: 'wrap' }}
+        >
+          {STAGES.map((s, i) => (
+            <Link
+              key={s.id}
+              component={NextLink}
+              href={`/jobs/${job.id}/${s.id}`}
+              aria-current={s.id === stage ? 'step' : undefined}
+              sx={{
+                fontFamily: fonts.label,
+                fontWeight: 600,
+                textDecoration: 'none',
+                px: 1.25,
+                py: 0.75,
+                borderTop: '4px solid',
+                borderColor:
+                  job.stage === 'closed' || i < reached ? 'bench.soft' : i === reached ? 'bench.action' : 'bench.rule',
+                '&[aria-current]': { bgcolor: 'bench.well' },
+              }}
+            >
+              {s.label}
+              {(job.stage === 'closed' || i < reached) && (
+                <Box component="span" sx={{ color: 'text.secondary', fontWeight: 500 }}>
+                  {' '}
+                  done
+                </Box>
+              )}
+            </Link>
+          ))}
+        </Box>
+      </Box>
+
+      <LineBoard
+        kind={kind}
+        dropped={job.machine.droppedStations}
+        states={states}
+        onChoose={setChosen}
+        title={`Line board of ${job.machine.tag}`}
+      />
+
+      {desk.conflict && (
+        <Notice live title="Somebody changed this job meanwhile. This is how it stands now.">
+          <Typography variant="body2">
+            You saw version {desk.conflict.seen.version} with {count(desk.conflict.seen)}; it is now version{' '}
+            {job.version} with {count(job)}. Your last press ({desk.conflict.deed.replaceAll('-', ' ')}) was not done:
+            press it again if it still holds.
+          </Typography>
+          <Button size="small" onClick={desk.dismiss} sx={{ mt: 0.5 }}>
+            Seen
+          </Button>
+        </Notice>
+      )}
+      {desk.refusal && !desk.conflict && (
+        <Notice live title={desk.refusal.title}>
+          {desk.refusal.fields.map((f) => (
+            <Typography key={f.field} variant="body2">
+              {f.message}
+            </Typography>
+          ))}
+        </Notice>
+      )}
+
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, 1fr) 270px' },
+          alignItems: 'start',
+        }}
+      >
+        <Box sx={{ minWidth: 0 }}>
+          {stage === 'take-in' && <TakenIn job={job} />}
+          {stage === 'find' && (
+            <FindWork desk={desk} onLook={setLooked} onDone={() => go('fit')} station={chosen} onStation={setChosen} />
+          )}
+          {stage === 'fit' && <FitWork desk={desk} onDone={() => go('prove')} onBack={() => go('find')} />}
+          {stage === 'prove' && <ProveWork desk={desk} onDone={() => go('hand-back')} onBack={() => go('find')} />}
+          {stage === 'hand-back' && <HandBackWork desk={desk} />}
+        </Box>
+        <MachinePast job={job} />
+      </Box>
+    </Box>
+  );
+}
+
+function count(job: JobView): string {
+  const findings = job.findings.filter((f) => !f.revoked).length;
+  return `${findings} finding${findings === 1 ? '' : 's'}, ${job.fitted.length} part${job.fitted.length === 1 ? '' : 's'} fitted, stage ${job.stage}`;
+}
+
+/** What the board shows of a job: odds where a fault may stand behind the complaint, proof, what is open, age of parts. */
+function boardStates(job: JobView, looked: string | null): Record<string, StationState> {
+  const kindId = job.machine.kind;
+  const kind = knowledge.kinds.find((k) => k.id === kindId)!;
+  const states: Record<string, StationState> = {};
+  const at = (station: string) => (states[station] ??= {});
+  const absent: Record<string, number> = {};
+  const hadOdds = new Set<string>();
+  for (const f of job.assessment.faults) {
+    const station = faultOf(f.id)?.kinds[kindId]?.station;
+    if (!station || !f.suspect) continue;
+    if (f.proved) at(station).proved = true;
+    if (f.prior > 0.01) hadOdds.add(station);
+    absent[station] = (absent[station] ?? 1) * (1 - f.probability);
+  }
+  const answered = job.findings.some((f) => !f.revoked);
+  for (const [station, none] of Object.entries(absent)) {
+    at(station).odds = 1 - none;
+    if (answered && hadOdds.has(station) && 1 - none < 0.01) at(station).ruledOut = true;
+  }
+  for (const access of kind.access)
+    if (job.assessment.open.includes(access.id)) for (const s of access.bares) at(s).open = true;
+  for (const [station, days] of Object.entries(job.partAgeDays)) at(station).ageDays = days;
+  const check = looked && knowledge.checks.find((c) => c.id === looked);
+  if (check)
+    for (const id of check.aspects.flatMap((a) => a.outcomes.flatMap((o) => o.proves ?? []))) {
+      const station = faultOf(id)?.kinds[kindId]?.station;
+      if (station) at(station).looked = true;
+    }
+  const repaired = looked?.startsWith('repair:') && faultOf(looked.slice('repair:'.length))?.kinds[kindId]?.station;
+  if (repaired) at(repaired).looked = true;
+  return states;
+}

@@ -1,0 +1,105 @@
+import { knowledge } from '@/knowledge';
+import { formatQuantity, UNITS, type Quantity } from '@/core/units/units';
+import type { Aspect, Check } from '@/core/diagnosis/knowledge';
+import { checksOf } from '@/core/diagnosis/knowledge';
+
+const faults = new Map(knowledge.faults.map((f) => [f.id, f]));
+const complaints = new Map(knowledge.complaints.map((c) => [c.id, c]));
+const cautions = new Map(knowledge.cautions.map((c) => [c.id, c]));
+
+export const faultLabel = (id: string) => faults.get(id)?.label ?? id;
+export const faultOf = (id: string) => faults.get(id);
+export const complaintLabel = (id: string) => complaints.get(id)?.label ?? id;
+export const cautionOf = (id: string) => cautions.get(id) ?? { id, label: id, when: '', text: '' };
+
+/** What can be done next, a check or a repair, in one shape for the screen. */
+export interface Doing {
+  id: string;
+  label: string;
+  how: string[];
+  minutes: number;
+  cautions: string[];
+  aspects: Aspect[];
+  repairs: string | null;
+}
+
+/** A check of the kind, or a repair and a run (`repair:<fault>`), or null. */
+export function doingOf(kindId: string, id: string): Doing | null {
+  if (id.startsWith('repair:')) {
+    const fault = faults.get(id.slice('repair:'.length));
+    if (!fault) return null;
+    return {
+      id,
+      label: fault.repair.label,
+      how: [
+        'Do the repair on suspicion: it is the best next step.',
+        'Turn by hand, then run it for seconds.',
+        'Is the complaint gone?',
+      ],
+      minutes: fault.repair.minutes,
+      cautions: ['roll-free-before-power'],
+      aspects: [
+        {
+          id: 'after',
+          label: 'After it',
+          outcomes: [
+            { id: 'gone', label: 'complaint gone' },
+            { id: 'remains', label: 'still there' },
+          ],
+        },
+      ],
+      repairs: fault.id,
+    };
+  }
+  const check = checksOf(knowledge, kindId).find((c) => c.id === id);
+  return check ? { ...check, repairs: null } : null;
+}
+
+export function allDoings(kindId: string): Check[] {
+  return checksOf(knowledge, kindId);
+}
+
+/** Plain words for a finding, whatever form it has. */
+export function findingWords(
+  kindId: string,
+  f: { check: string; outcome: string | null; value: number | null; condition: string | null },
+): { what: string; answer: string } {
+  const doing = doingOf(kindId, f.check);
+  if (!doing) return { what: f.check, answer: f.outcome ?? String(f.value) };
+  const aspect = aspectFor(doing, f);
+  const what = doing.aspects.length > 1 && aspect ? `${doing.label}, ${aspect.label.toLowerCase()}` : doing.label;
+  if (f.outcome !== null) return { what, answer: aspect?.outcomes.find((o) => o.id === f.outcome)?.label ?? f.outcome };
+  const quantity = aspect?.reading?.quantity as Quantity | undefined;
+  return { what, answer: quantity ? formatQuantity(quantity, f.value!) : String(f.value) };
+}
+
+export function aspectFor(doing: Doing, f: { outcome: string | null; condition: string | null }): Aspect | undefined {
+  if (f.outcome !== null) return doing.aspects.find((a) => a.outcomes.some((o) => o.id === f.outcome));
+  const readings = doing.aspects.filter((a) => a.reading);
+  return f.condition ? readings.find((a) => a.condition === f.condition) : readings[0];
+}
+
+export function outcomeLabel(kindId: string, checkId: string, outcome: string): string {
+  const doing = doingOf(kindId, checkId);
+  return doing?.aspects.flatMap((a) => a.outcomes).find((o) => o.id === outcome)?.label ?? outcome;
+}
+
+/** Evidence ids of the engine in words: a complaint, `check=outcome`, `check@condition`, `check`, `repair:fault`. */
+export function evidenceWords(kindId: string, finding: string): string {
+  if (complaints.has(finding)) return `Complaint: ${complaintLabel(finding).toLowerCase()}`;
+  const [check, outcome] = finding.split('=');
+  if (outcome) {
+    const words = findingWords(kindId, { check: check!, outcome, value: null, condition: null });
+    return `${words.what}: ${words.answer}`;
+  }
+  const [id, condition] = finding.split('@');
+  const doing = doingOf(kindId, id!);
+  const aspect = doing && aspectFor(doing, { outcome: null, condition: condition ?? null });
+  return doing
+    ? `${doing.label}${aspect && doing.aspects.length > 1 ? `, ${aspect.label.toLowerCase()}` : ''}: the reading`
+    : finding;
+}
+
+export function unitHint(quantity: Quantity): string {
+  return UNITS[quantity].base;
+}

@@ -1,0 +1,47 @@
+/** A refusal or failure as the server told it; status 0 when it was not reached. */
+export interface Refusal {
+  status: number;
+  title: string;
+  fields: { field: string; message: string }[];
+  current?: unknown;
+  openJob?: number;
+}
+
+export type Posted<T> = { ok: true; value: T } | { ok: false; refusal: Refusal };
+
+/** Sends JSON and reads the answer, refusals included. A server that is not reached is a refusal with status 0. */
+export async function send<T>(method: 'POST' | 'PUT' | 'DELETE', url: string, body?: unknown): Promise<Posted<T>> {
+  let response: Response;
+  try {
+    response = await fetch(url, {
+      method,
+      headers: { 'content-type': 'application/json' },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+  } catch {
+    const title = 'The server does not answer. Not saved; what you typed is still here. Try again.';
+    return { ok: false, refusal: { status: 0, title, fields: [] } };
+  }
+  const text = await response.text();
+  const parsed: unknown = text === '' ? null : safeJson(text);
+  if (response.ok) return { ok: true, value: parsed as T };
+  const problem = (parsed ?? {}) as Partial<Refusal>;
+  if (response.status === 401) window.location.assign(`/sign-in?next=${encodeURIComponent(window.location.pathname)}`);
+  return {
+    ok: false,
+    refusal: {
+      ...problem,
+      status: response.status,
+      title: problem.title ?? 'The server failed.',
+      fields: problem.fields ?? [],
+    },
+  };
+}
+
+function safeJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,74 @@
+'use client';
+
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { SignInDto } from '@/shop/access/dto';
+import { Notice } from '../parts/Notice';
+import { send } from '../parts/post';
+import { Mark } from '../shell/Mark';
+
+export function SignInForm({ next }: { next: string }) {
+  const [refused, setRefused] = useState<string | null>(null);
+  const { register, handleSubmit, formState } = useForm<SignInDto>({
+    resolver: classValidatorResolver(SignInDto),
+    defaultValues: { signIn: '', passphrase: '' },
+  });
+  const submit = handleSubmit(async (values) => {
+    setRefused(null);
+    const sent = await send('POST', '/api/sign-in', values);
+    if (sent.ok) window.location.assign(next);
+    else setRefused(sent.refusal.title);
+  });
+  const { errors, isSubmitting } = formState;
+  return (
+    <Box component="main" sx={{ minHeight: '100vh', display: 'grid', placeItems: 'center', p: 2 }}>
+      <Box
+        component="form"
+        noValidate
+        onSubmit={submit}
+        sx={{
+          width: '100%',
+          maxWidth: 380,
+          display: 'grid',
+          gap: 2,
+          bgcolor: 'background.paper',
+          border: '1px solid',
+          borderColor: 'divider',
+          borderTop: '6px solid',
+          borderTopColor: 'bench.action',
+          p: 3,
+        }}
+      >
+        <Mark />
+        <Typography component="h1" variant="h2">
+          Sign in
+        </Typography>
+        {refused && <Notice live title={refused} />}
+        <TextField
+          label="Name"
+          autoComplete="username"
+          autoFocus
+          error={Boolean(errors.signIn)}
+          helperText={errors.signIn?.message}
+          {...register('signIn')}
+        />
+        <TextField
+          label="Passphrase"
+          type="password"
+          autoComplete="current-password"
+          error={Boolean(errors.passphrase)}
+          helperText={errors.passphrase?.message}
+          {...register('passphrase')}
+        />
+        <Button type="submit" variant="contained" disabled={isSubmitting}>
+          {isSubmitting ? 'Looking …' : 'Open the shop'}
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,83 @@
+'use client';
+
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import { useEffect, useState, type ReactNode } from 'react';
+
+interface Props<T> {
+  label: string;
+  /** Where the rows for some words come from. */
+  url: (words: string) => string;
+  row: (item: T) => ReactNode;
+  onChoose: (item: T) => void;
+  nothing: string;
+  problem?: string | undefined;
+  autoFocus?: boolean;
+}
+
+/** One search box that finds as one types; arrows and Enter choose. */
+export function Chooser<T extends { id: number }>({
+  label,
+  url,
+  row,
+  onChoose,
+  nothing,
+  problem,
+  autoFocus,
+}: Props<T>) {
+  const [words, setWords] = useState('');
+  const [rows, setRows] = useState<T[]>([]);
+  const [looking, setLooking] = useState(false);
+  const address = words.trim() === '' ? null : url(words);
+  useEffect(() => {
+    if (!address) return;
+    const stop = new AbortController();
+    const timer = setTimeout(async () => {
+      setLooking(true);
+      try {
+        const response = await fetch(address, { signal: stop.signal });
+        const found = (await response.json()) as { rows?: T[] };
+        setRows(found.rows ?? []);
+        setLooking(false);
+      } catch (error) {
+        if ((error as Error).name !== 'AbortError') setLooking(false);
+      }
+    }, 120);
+    return () => {
+      clearTimeout(timer);
+      stop.abort();
+    };
+  }, [address]);
+  return (
+    <Autocomplete<T>
+      options={address ? rows : []}
+      loading={looking}
+      loadingText="Looking …"
+      noOptionsText={words.trim() === '' ? 'Type to find.' : nothing}
+      filterOptions={(x) => x}
+      getOptionLabel={() => words}
+      getOptionKey={(o) => o.id}
+      isOptionEqualToValue={(a, b) => a.id === b.id}
+      inputValue={words}
+      onInputChange={(_, value, reason) => reason !== 'selectOption' && setWords(value)}
+      onChange={(_, value) => value && onChoose(value)}
+      autoHighlight
+      value={null}
+      renderOption={({ key, ...props }, item) => (
+        <Box component="li" key={key} {...props}>
+          <span>{row(item)}</span>
+        </Box>
+      )}
+      renderInput={(params) => (
+        <TextField
+          {...params}
+          label={label}
+          autoFocus={autoFocus ?? false}
+          error={Boolean(problem)}
+          helperText={problem}
+        />
+      )}
+    />
+  );
+}

@@ -1,0 +1,70 @@
+import type { LineId } from '@/core/diagnosis/knowledge';
+
+/** Colours of the bench: enamel, paper and brass by day; the same bench under a lamp by night. */
+export interface BenchColours {
+  paper: string;
+  sheet: string;
+  well: string;
+  ink: string;
+  soft: string;
+  rule: string;
+  action: string;
+  onAction: string;
+  brass: string;
+  brassFill: string;
+  hazard: string;
+  hazardWash: string;
+  lines: Record<LineId, string>;
+}
+
+export const day: BenchColours = {
+  paper: '#f3ede1',
+  sheet: '#fbf8f1',
+  well: '#e9e0cf',
+  ink: '#1e1b17',
+  soft: '#5a5146',
+  rule: '#c9bea9',
+  action: '#1d4f3b',
+  onAction: '#fbf8f1',
+  brass: '#7d590d',
+  brassFill: '#c59a3d',
+  hazard: '#962b1c',
+  hazardWash: '#f6e3dc',
+  lines: {
+    power: '#6a3a6d',
+    drive: '#7a4718',
+    air: '#28547a',
+    water: '#17666a',
+    traction: '#50483e',
+    frame: '#6a6154',
+  },
+};
+
+export const night: BenchColours = {
+  paper: '#181512',
+  sheet: '#221e19',
+  well: '#2e2821',
+  ink: '#efe6d6',
+  soft: '#b9ad99',
+  rule: '#4d4437',
+  action: '#8acbab',
+  onAction: '#10241b',
+  brass: '#e2b860',
+  brassFill: '#b98a2f',
+  hazard: '#f39a86',
+  hazardWash: '#43221b',
+  lines: {
+    power: '#cf9fd3',
+    drive: '#dda877',
+    air: '#8fbbe2',
+    water: '#7fcac9',
+    traction: '#c9bfb0',
+    frame: '#b3a894',
+  },
+};
+
+export const fonts = {
+  text: '"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", sans-serif',
+  label: '"Barlow Semi Condensed", "Atkinson Hyperlegible Next Variable", sans-serif',
+  reading: '"B612 Mono", ui-monospace, monospace',
+} as const;
