@@ -1,0 +1,4 @@
+import { database, migrate } from '../src/data/database';
+
+await migrate(database());
+await database().destroy();

@@ -1,0 +1,115 @@
+/** Invented names only: no place, maker or person is real. */
+export const firstNames = [
+  'Ada',
+  'Bram',
+  'Cass',
+  'Dell',
+  'Edda',
+  'Finn',
+  'Greta',
+  'Hale',
+  'Ilse',
+  'Jory',
+  'Kit',
+  'Lorne',
+  'Mab',
+  'Nell',
+  'Osric',
+  'Perrin',
+  'Quill',
+  'Runa',
+  'Sable',
+  'Tamsin',
+  'Ulla',
+  'Voss',
+  'Wren',
+  'Yarrow',
+];
+export const lastNames = [
+  'Tarrow',
+  'Quillon',
+  'Marsk',
+  'Ostrey',
+  'Pellan',
+  'Haskin',
+  'Wendle',
+  'Corrin',
+  'Brackley-Sund',
+  'Luskin',
+  'Fennock',
+  'Draycote',
+  'Ormsay',
+  'Thrale',
+  'Skerrow',
+  'Vintry',
+  'Gathorne',
+  'Mewslade',
+];
+export const streets = [
+  'Ropewalk',
+  'Cinder Lane',
+  'Upper Staithe',
+  'Lantern Row',
+  'Gull Steps',
+  'Tidemill Road',
+  'Saltern Close',
+  'Heron Yard',
+];
+
+export const businesses = [
+  { name: 'Orrin Quay ferry terminal', hours: 14 },
+  { name: 'Orrin Quay town library', hours: 9 },
+  { name: 'Staithe bakery', hours: 7 },
+  { name: 'Lantern Row bakery', hours: 6 },
+  { name: 'Saltern boarding kennel', hours: 12 },
+  { name: 'Ropewalk guest house', hours: 8 },
+  { name: 'Tidemill net loft', hours: 4 },
+  { name: 'Heron Yard surgery', hours: 6 },
+];
+
+export const models = [
+  { maker: 'Hollin', name: 'Drayman 40', kind: 'upright-shaft-belt', dropped: ['changeover'] },
+  { maker: 'Hollin', name: 'Gannet', kind: 'upright-brush-motor', dropped: ['head-lamp'] },
+  { maker: 'Tussock', name: 'Level 2', kind: 'upright-shaft-belt', dropped: ['filter-indicator'] },
+  { maker: 'Tussock', name: 'Rake', kind: 'upright-brush-motor', dropped: [] },
+  { maker: 'Mirefield', name: 'Bellows', kind: 'upright-shaft-belt', dropped: [] },
+  { maker: 'Ardlow', name: 'Stave', kind: 'upright-shaft-belt', dropped: ['cut-out', 'belt-cover'] },
+  { maker: 'Ardlow', name: 'Quern', kind: 'upright-brush-motor', dropped: ['head-board'] },
+  { maker: 'Pellstreet', name: 'Lantern', kind: 'upright-brush-motor', dropped: ['cut-out'] },
+];
+
+/** What people say at the counter, by complaint. */
+export const sayings: Record<string, string[]> = {
+  'roll-not-turning': [
+    'The brush just sits there.',
+    'It sucks but the roller does not go round.',
+    'Brush stopped dead on the hall rug.',
+  ],
+  'roll-slow': [
+    'It leaves no lines in the carpet any more.',
+    'The brush looks tired.',
+    'Picks up nothing on the stairs.',
+  ],
+  'roll-stops-and-starts': ['The brush cuts in and out.', 'Goes, stops, goes again when I shake the handle.'],
+  'ratchet-noise': ['It makes a noise like a ratchet.', 'Clack clack clack in the front.'],
+  squeal: ['It screams.', 'Squeals when I push it forward.'],
+  rattle: ['Something rattles inside.', 'Sounds like a tin of nails.'],
+  'harsh-motor': ['Sounds like a train.', 'Roars, and grinds when I switch it off.'],
+  'burning-smell': ['It smells of burning rubber.', 'There was a hot smell, I stopped at once.'],
+  'bad-smell': ['It smells like a wet dog.', 'Stinks the house out.'],
+  'no-suction': ['No suck at all.', 'It would not lift a crumb.'],
+  'weak-suction': ['It has lost its pull.', 'Does not suck as it did.'],
+  'weak-only-in-floor-mode': ['The hose is fine, on the floor it does nothing.'],
+  'stops-after-minutes': ['It runs ten minutes, dies, and comes back after tea.', 'Cuts out on the stairs every time.'],
+  dead: ['Dead as a post.', 'Nothing happens when I switch on.'],
+  'dead-intermittent': ['Works if I hold the cord just so.', 'Comes and goes.'],
+  'blows-dust': ['It blows dust out of the back.', 'The room is dustier after than before.'],
+};
+
+export const advice = [
+  'Look at the filter each month.',
+  'Empty it before the line.',
+  'Bring it back if the noise returns.',
+  'The cord will need replacing next year.',
+  '',
+];

@@ -1,0 +1,158 @@
+import type { Knex } from 'knex';
+import { addDays } from '@/core/service/planDue';
+import type { Person } from '@/shop/access/person';
+import { fitPart } from '@/shop/fitPart/fitPart';
+import { readJob } from '@/shop/jobView/jobView';
+import { moveStage } from '@/shop/moveStage/moveStage';
+import { recordFindings } from '@/shop/recordFindings/recordFindings';
+import { recordProof } from '@/shop/recordProof/recordProof';
+import { startWait } from '@/shop/startWait/startWait';
+import { takeIn } from '@/shop/takeIn/takeIn';
+import { tickRebuild } from '@/shop/tickRebuild/tickRebuild';
+
+interface Scene {
+  person: number;
+  machines: { id: number; model_id: number }[];
+  models: { id: number; kind: string }[];
+  today: string;
+  random: () => number;
+}
+
+const K1 = 'upright-shaft-belt';
+const K2 = 'upright-brush-motor';
+
+/** The nine machines on the premises, each brought to where it stands by the shop's own deeds. */
+export async function writeOpenJobs(db: Knex, { person: id, machines, models, today, random }: Scene): Promise<number> {
+  const person: Person = { id, name: 'Wren Ostrey', role: 'owner' };
+  const kindOf = new Map(models.map((m) => [m.id, m.kind]));
+  const free = { [K1]: [] as number[], [K2]: [] as number[] } as Record<string, number[]>;
+  for (const m of machines) free[kindOf.get(m.model_id)!]!.push(m.id);
+  const hex = () => Math.floor(random() * 16).toString(16);
+  const key = () => 'xxxxxxxx-xxxx-4xxx-8xxx-xxxxxxxxxxxx'.replace(/x/g, hex);
+
+  const take = async (
+    kind: string,
+    complaints: string[],
+    words: string,
+    more: { signs?: string[]; guess?: string; openedBefore?: boolean; promised: number; ago: number },
+  ) => {
+    const machineId = free[kind]!.splice(Math.floor(random() * free[kind]!.length), 1)[0]!;
+    const { job } = await takeIn(person, {
+      key: key(),
+      machineId,
+      words,
+      complaints,
+      arrivalSigns: more.signs ?? [],
+      openedBefore: more.openedBefore ?? false,
+      promisedOn: addDays(today, Math.max(0, more.promised)),
+      ...(more.guess ? { customerDiagnosis: more.guess } : {}),
+    });
+    // Taken in some days ago; promised when it was promised, also when that is past.
+    const at = new Date(Date.now() - more.ago * 86_400_000);
+    await db('job')
+      .where({ id: job })
+      .update({ taken_in_at: at, promised_on: addDays(today, more.promised) });
+    await db('timeline').where({ job_id: job }).update({ at });
+    return job;
+  };
+  const base = async (job: number) => ({ key: key(), version: (await readJob(job)).version });
+  const find = async (
+    job: number,
+    ...findings: { check: string; outcome?: string; value?: number; unit?: string; condition?: string }[]
+  ) => {
+    for (const f of findings) await recordFindings(person, job, { ...(await base(job)), findings: [f] });
+  };
+  const move = async (job: number, to: 'find' | 'fit' | 'prove' | 'hand-back') =>
+    moveStage(person, job, { ...(await base(job)), to });
+  const rebuild = async (job: number, but: string[] = []) => {
+    for (const step of (await readJob(job)).rebuild)
+      if (!but.includes(step.id)) await tickRebuild(person, job, { ...(await base(job)), step: step.id, done: true });
+  };
+  const prove = async (job: number, but: string[] = []) => {
+    for (const p of (await readJob(job)).proofs)
+      if (p.required && !but.includes(p.item))
+        await recordProof(person, job, { ...(await base(job)), item: p.item, result: 'pass', note: '' });
+  };
+
+  await take(K1, ['roll-not-turning'], 'The brush just sits there. My brother says it needs a belt.', {
+    guess: 'belt-broken',
+    promised: 2,
+    ago: 0,
+  });
+  await take(K2, ['roll-not-turning', 'bad-smell'], 'Left in the shed when the tide came up. The brush does not go.', {
+    signs: ['wet'],
+    promised: 3,
+    ago: 1,
+  });
+
+  const halfWay = await take(K2, ['roll-not-turning'], 'It sucks but the roller does not go round.', {
+    guess: 'belt-broken',
+    promised: 1,
+    ago: 1,
+  });
+  await find(
+    halfWay,
+    { check: 'finger-turn', outcome: 'normal-drag' },
+    { check: 'brush-switch-position', outcome: 'on' },
+    { check: 'run-seconds', outcome: 'roll-none' },
+    { check: 'head-socket-volts', value: 117, unit: 'V', condition: 'roll-on' },
+  );
+
+  await take(K1, ['burning-smell', 'roll-slow'], 'There was a hot smell, I stopped at once.', {
+    signs: ['burnt'],
+    promised: -1,
+    ago: 4,
+  });
+
+  const drying = await take(
+    K1,
+    ['stops-after-minutes', 'weak-suction'],
+    'It runs ten minutes, dies, and comes back after tea.',
+    { promised: 1, ago: 1 },
+  );
+  await find(drying, { check: 'bag-or-bin', outcome: 'below-line' }, { check: 'filter-look', outcome: 'filter-caked' });
+  await move(drying, 'fit');
+  await startWait(person, drying, { ...(await base(drying)), kind: 'drying', what: 'foam filter, washed', hours: 24 });
+  await db('wait')
+    .where({ job_id: drying })
+    .update({ started_at: new Date(Date.now() - 9 * 3_600_000), ends_at: new Date(Date.now() + 15 * 3_600_000) });
+
+  const parts = await take(K2, ['ratchet-noise', 'roll-slow'], 'Clack clack clack in the front.', {
+    promised: 2,
+    ago: 3,
+  });
+  await find(
+    parts,
+    { check: 'finger-turn', outcome: 'normal-drag' },
+    { check: 'sole-plate-look', outcome: 'belt-teeth-worn' },
+  );
+  await move(parts, 'fit');
+  await startWait(person, parts, { ...(await base(parts)), kind: 'part', what: 'toothed belt, 90 teeth', hours: 52 });
+
+  const fitting = await take(K1, ['squeal'], 'It screams.', { promised: 0, ago: 2, openedBefore: true });
+  await find(fitting, { check: 'finger-turn', outcome: 'grates' }, { check: 'bearing-feel', outcome: 'bearing-rough' });
+  await move(fitting, 'fit');
+  await fitPart(person, fitting, { ...(await base(fitting)), code: 'BB-608', station: 'roll-bearings', quantity: 2 });
+  await rebuild(fitting, ['cover-seated', 'height-knob', 'turned-by-hand', 'nothing-left']);
+
+  const proving = await take(K1, ['roll-not-turning'], 'Brush stopped dead on the hall rug.', { promised: 0, ago: 2 });
+  await find(
+    proving,
+    { check: 'finger-turn', outcome: 'free-no-drag' },
+    { check: 'sole-plate-look', outcome: 'belt-missing' },
+  );
+  await move(proving, 'fit');
+  await fitPart(person, proving, { ...(await base(proving)), code: 'FB-10-300', station: 'flat-belt', quantity: 1 });
+  await rebuild(proving);
+  await move(proving, 'prove');
+  await prove(proving, ['complaint:roll-not-turning', 'run-3-min']);
+
+  const ready = await take(K2, ['no-suction'], 'No suck at all.', { promised: 0, ago: 2 });
+  await find(ready, { check: 'hose-drop', outcome: 'held' });
+  await move(ready, 'fit');
+  await rebuild(ready);
+  await move(ready, 'prove');
+  await prove(ready);
+  await move(ready, 'hand-back');
+  return 9;
+}

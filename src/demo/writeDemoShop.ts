@@ -1,0 +1,360 @@
+import type { Knex } from 'knex';
+import { seededRandom } from '@/core/diagnosis/seededRandom';
+import { addDays, intervalDays } from '@/core/service/planDue';
+import { insertApiToken, insertPerson, personBySignIn } from '@/data/people';
+import { refreshSearch } from '@/data/machines';
+import { insertShop } from '@/data/shopSettings';
+import { kindById, knowledge } from '@/knowledge';
+import { shippedParts } from '@/knowledge/parts';
+import { planItems } from '@/knowledge/plans';
+import { newToken, tokenHash } from '@/shop/access/secrets';
+import { hashPassphrase } from '@/shop/access/signIn';
+import { dayInZone } from '@/shop/settings/day';
+import * as names from './names';
+import { writeOpenJobs } from './openJobs';
+import { simulateJob } from './simulateJob';
+
+export const DEMO_SIGN_IN = 'demo';
+export const DEMO_PASSPHRASE = 'salt marsh bench';
+const SEED = 1872;
+const ZONE = 'UTC';
+const MAINS_V = 120;
+const HOUSEHOLDS = 38;
+const MACHINES = 96;
+const PAST_JOBS = 318;
+const DAY = 86_400_000;
+
+/** The demonstration shop: made once, from a seed, relative to today. @returns null when it is there already */
+export async function writeDemoShop(db: Knex) {
+  if (await db('shop').first()) return null;
+  const random = seededRandom(SEED);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+  const today = dayInZone(new Date(), ZONE);
+  const people = await writePeople(db);
+  await insertShop(db, { name: 'Saltmarsh Floorcare', zone: ZONE, mains_v: MAINS_V, currency: 'USD', paper: 'A4' });
+  await writeParts(db, random);
+
+  const customers = await db('customer')
+    .insert([
+      ...names.businesses.map((b, i) => ({
+        kind: 'business',
+        name: b.name,
+        phone: `555 01${String(i).padStart(2, '0')}`,
+        address: `${1 + i} ${pick(names.streets)}`,
+      })),
+      ...Array.from({ length: HOUSEHOLDS }, (_, i) => ({
+        kind: 'household',
+        name: `${names.firstNames[(i * 7) % names.firstNames.length]} ${names.lastNames[(i * 5) % names.lastNames.length]}`,
+        phone: `555 02${String(i).padStart(2, '0')}`,
+        address: `${1 + Math.floor(random() * 60)} ${pick(names.streets)}`,
+      })),
+    ])
+    .returning(['id', 'kind', 'name']);
+  const models = await db('model')
+    .insert(
+      names.models.map((m) => ({
+        maker: m.maker,
+        name: m.name,
+        kind: m.kind,
+        mains_v: MAINS_V,
+        dropped_stations: m.dropped,
+      })),
+    )
+    .returning(['id', 'kind', 'dropped_stations']);
+
+  const thisYear = Number(today.slice(0, 4));
+  const machines = await db('machine')
+    .insert(
+      Array.from({ length: MACHINES }, (_, i) => {
+        const customer =
+          i < 30 ? customers[i % names.businesses.length]! : customers[names.businesses.length + (i % HOUSEHOLDS)]!;
+        const business = names.businesses.find((b) => b.name === customer.name);
+        return {
+          tag: `GK-${String(i + 1).padStart(4, '0')}`,
+          model_id: pick(models).id,
+          customer_id: customer.id,
+          serial: `${String.fromCharCode(65 + (i % 20))}${100000 + Math.floor(random() * 899999)}`,
+          made_year: thisYear - 1 - Math.floor(random() * 11),
+          pets: business ? business.name.includes('kennel') : random() < 0.4,
+          hours_per_week: business ? business.hours : Math.round((0.8 + random() * 2.4) * 10) / 10,
+        };
+      }),
+    )
+    .returning(['id', 'model_id', 'customer_id', 'made_year', 'pets', 'hours_per_week']);
+
+  const customerKind = new Map(customers.map((c) => [c.id, c.kind as string]));
+  const modelOf = new Map(models.map((m) => [m.id, m]));
+  // Past jobs, oldest first, over two years, none in the last two weeks (those are the open ones' days).
+  const days = Array.from({ length: PAST_JOBS }, () => 15 + Math.floor(random() * 716)).sort((a, b) => b - a);
+  const batch = new Batch();
+  for (const [i, daysAgo] of days.entries()) {
+    const machine = i < MACHINES - 6 ? machines[i]! : pick(machines.slice(0, MACHINES - 6));
+    const model = modelOf.get(machine.model_id)!;
+    const start = new Date(Date.parse(`${addDays(today, -daysAgo)}T08:30:00Z`) + Math.floor(random() * 6 * 3_600_000));
+    const age = Math.max(0, start.getUTCFullYear() - machine.made_year);
+    const kind = kindById(model.kind);
+    const job = simulateJob(random, kind, MAINS_V, age, model.dropped_stations);
+    batch.add({
+      job,
+      machine,
+      start,
+      closed: new Date(start.getTime() + (1 + Math.floor(random() * 5)) * DAY),
+      person: pick(people),
+      random,
+      pick,
+      kind,
+    });
+  }
+  await batch.write(db);
+  await writePlans(
+    db,
+    machines,
+    batch.lastClosed,
+    today,
+    (m) => ({ pets: m.pets, hoursPerWeek: m.hours_per_week, trade: customerKind.get(m.customer_id) === 'business' }),
+    (m) => modelOf.get(m.model_id)!,
+  );
+  await db.raw(
+    `insert into job_tally (kind, model_id, jobs) select model.kind, model.id, count(*) from job join machine on machine.id = job.machine_id join model on model.id = machine.model_id group by 1, 2`,
+  );
+  await db.raw(
+    `insert into fault_tally (kind, model_id, fault, confirmed) select model.kind, model.id, fault, count(*) from confirmed_fault join job on job.id = job_id join machine on machine.id = job.machine_id join model on model.id = machine.model_id group by 1, 2, 3`,
+  );
+  for (const m of machines) await refreshSearch(db, m.id);
+  const open = await writeOpenJobs(db, { person: people[0]!, machines, models, today, random });
+  return { customers: customers.length, machines: machines.length, jobs: days.length, open };
+}
+
+async function writePeople(db: Knex): Promise<number[]> {
+  const passphrase_hash = await hashPassphrase(DEMO_PASSPHRASE);
+  return [
+    await insertPerson(db, { sign_in: DEMO_SIGN_IN, name: 'Wren Ostrey', role: 'owner', passphrase_hash }),
+    await insertPerson(db, { sign_in: 'jory', name: 'Jory Thrale', role: 'technician', passphrase_hash }),
+    await insertPerson(db, { sign_in: 'mab', name: 'Mab Corrin', role: 'counter', passphrase_hash }),
+  ];
+}
+
+async function writeParts(db: Knex, random: () => number): Promise<void> {
+  await db('part').insert(
+    shippedParts.map((p) => ({
+      code: p.code,
+      label: p.label,
+      part_group: p.group,
+      price_minor: p.priceMinor,
+      stock: Math.floor(random() * 9),
+    })),
+  );
+  await db('part_station').insert(
+    shippedParts.flatMap((p) =>
+      Object.entries(p.stations).flatMap(([kind, stations]) =>
+        stations.map((station) => ({ code: p.code, kind, station })),
+      ),
+    ),
+  );
+}
+
+/** A new token for the demonstration's owner, in place of the last. */
+export async function freshDemoToken(db: Knex): Promise<string> {
+  const person = (await personBySignIn(db, DEMO_SIGN_IN))!;
+  const token = newToken();
+  await db('api_token').where({ person_id: person.id, label: 'demo' }).delete();
+  await insertApiToken(db, person.id, 'demo', tokenHash(token));
+  return token;
+}
+
+type Machine = {
+  id: number;
+  model_id: number;
+  customer_id: number;
+  made_year: number;
+  pets: boolean;
+  hours_per_week: number;
+};
+
+interface PastJob {
+  job: ReturnType<typeof simulateJob>;
+  machine: Machine;
+  start: Date;
+  closed: Date;
+  person: number;
+  random: () => number;
+  pick: <T>(list: readonly T[]) => T;
+  kind: ReturnType<typeof kindById>;
+}
+
+/** Past jobs gathered and written table by table: three hundred jobs in a second. */
+class Batch {
+  private readonly jobs: PastJob[] = [];
+  readonly lastClosed = new Map<number, { on: string; stations: Set<string> }[]>();
+
+  add(job: PastJob): void {
+    this.jobs.push(job);
+    const list = this.lastClosed.get(job.machine.id) ?? [];
+    list.push({ on: job.closed.toISOString().slice(0, 10), stations: new Set(job.job.parts.map((p) => p.station)) });
+    this.lastClosed.set(job.machine.id, list);
+  }
+
+  async write(db: Knex): Promise<void> {
+    const rows = this.jobs.map(({ job, machine, start, closed, person, pick, random }) => {
+      const said = job.complaints.map((c) => names.sayings[c]).find(Boolean);
+      return {
+        machine_id: machine.id,
+        customer_id: machine.customer_id,
+        stage: 'closed',
+        place: 'door-shelf',
+        words: said ? pick(said) : '',
+        customer_diagnosis: random() < 0.3 ? (random() < 0.5 ? job.faults[0]!.id : 'belt-broken') : null,
+        promised_on: new Date(start.getTime() + 4 * DAY).toISOString().slice(0, 10),
+        taken_in_at: start,
+        taken_in_by: person,
+        closed_at: closed,
+        advice: pick(names.advice),
+      };
+    });
+    const ids = await db('job').insert(rows).returning<{ id: number }[]>('id');
+    const each = <T>(make: (job: PastJob, id: number, i: number) => T[]) =>
+      this.jobs.flatMap((job, i) => make(job, ids[i]!.id, i));
+    const insert = (table: string, made: object[]) => db.batchInsert(table, made, 500);
+    await insert(
+      'job_complaint',
+      each(({ job }, id) => job.complaints.map((complaint) => ({ job_id: id, complaint }))),
+    );
+    await insert(
+      'finding',
+      each(({ job, start, person }, id) =>
+        job.findings.map((f, k) => ({
+          job_id: id,
+          check_id: f.check,
+          outcome: f.outcome ?? null,
+          value: f.value ?? null,
+          unit: f.unit ?? null,
+          condition: f.condition ?? null,
+          person_id: person,
+          at: new Date(start.getTime() + (k + 1) * 600_000),
+        })),
+      ),
+    );
+    await insert(
+      'fitted_part',
+      each(({ job, closed, person, machine }, id) =>
+        job.parts.map((p) => ({
+          job_id: id,
+          machine_id: machine.id,
+          code: p.code,
+          station: p.station,
+          person_id: person,
+          at: new Date(closed.getTime() - 7_200_000),
+        })),
+      ),
+    );
+    await insert(
+      'confirmed_fault',
+      each(({ job }, id) => job.faults.map((f) => ({ job_id: id, fault: f.id }))),
+    );
+    await insert(
+      'proof',
+      each((job, id) => proofs(job, id)),
+    );
+    await insert(
+      'timeline',
+      each((job, id, i) => story(job, id, rows[i]!.words)),
+    );
+  }
+}
+
+function proofs({ job, kind, closed, person, random }: PastJob, jobId: number) {
+  const at = new Date(closed.getTime() - 3_600_000);
+  const row = (item: string, more: object = {}) => ({
+    job_id: jobId,
+    item,
+    result: 'pass',
+    person_id: person,
+    at,
+    before_value: null as number | null,
+    after_value: null as number | null,
+    unit: null as string | null,
+    ...more,
+  });
+  const slow = job.complaints.some((c) => c.startsWith('roll'));
+  const weak = job.complaints.some((c) => c.includes('suction') || c.includes('minutes'));
+  const about = (x: number, spread: number) => x * (1 + spread * (random() - 0.5));
+  return [
+    row('electrical-check'),
+    row('roll-free'),
+    ...job.complaints.map((c) => row(`complaint:${c}`)),
+    row('run-3-min'),
+    ...(slow
+      ? [
+          row('roll-speed', {
+            before_value: Math.round(about(kind.rollRpm * 0.5, 0.6)),
+            after_value: Math.round(about(kind.rollRpm, 0.08)),
+            unit: 'r/min',
+          }),
+        ]
+      : []),
+    ...(weak
+      ? [
+          row('sealed-vacuum', {
+            before_value: Number(about(kind.healthyVacuumKpa * 0.55, 0.5).toFixed(1)),
+            after_value: Number(about(kind.healthyVacuumKpa, 0.1).toFixed(1)),
+            unit: 'kPa',
+          }),
+        ]
+      : []),
+  ];
+}
+
+function story({ job, machine, start, closed, person }: PastJob, jobId: number, words: string) {
+  const complaint = (id: string) => knowledge.complaints.find((c) => c.id === id)!.label;
+  const line = (what: string, text: string, at: Date) => ({
+    machine_id: machine.id,
+    job_id: jobId,
+    what,
+    text,
+    person_id: person,
+    at,
+  });
+  return [
+    line(
+      'taken-in',
+      `${job.complaints.map(complaint).join(', ')}${words ? `. In the customer’s words: “${words}”` : ''}`,
+      start,
+    ),
+    line('found', job.faults.map((f) => f.label).join(', '), new Date(start.getTime() + 3_600_000)),
+    ...job.parts.map((p, i) =>
+      line(
+        'fitted',
+        shippedParts.find((s) => s.code === p.code)!.label,
+        new Date(closed.getTime() - 7_200_000 + i * 60_000),
+      ),
+    ),
+    line('handed-back', `Handed back. Found: ${job.faults.map((f) => f.label).join(', ')}.`, closed),
+  ];
+}
+
+async function writePlans(
+  db: Knex,
+  machines: Machine[],
+  visits: Batch['lastClosed'],
+  today: string,
+  useOf: (m: Machine) => Parameters<typeof intervalDays>[1],
+  modelOf: (m: Machine) => { kind: string; dropped_stations: string[] },
+): Promise<void> {
+  const rows = machines.flatMap((m) => {
+    const seen = visits.get(m.id) ?? [];
+    const last = seen.at(-1);
+    if (!last) return [];
+    const model = modelOf(m);
+    return planItems.flatMap((item) => {
+      const station = item.stations[model.kind];
+      const days = intervalDays(item, useOf(m));
+      if (!station || days === null || model.dropped_stations.includes(station)) return [];
+      const fitted = seen.filter((v) => v.stations.has(station)).at(-1)?.on;
+      const from = item.steps.length > 0 ? last.on : (fitted ?? seen[0]!.on);
+      const done = from > today ? today : from;
+      return [{ machine_id: m.id, item: item.id, last_done_on: done, due_on: addDays(done, days) }];
+    });
+  });
+  await db.batchInsert('plan', rows, 500);
+  await db.raw('update machine set next_due_on = (select min(due_on) from plan where machine_id = machine.id)');
+}
