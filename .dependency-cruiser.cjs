@@ -12,7 +12,12 @@ module.exports = {
     only('knowledge-on-core', 'knowledge', '^src/(core|knowledge)/', 'knowledge imports core types only'),
     only('data-is-alone', 'data', '^src/data/', 'data imports nothing else of ours'),
     only('shop-meets', 'shop', '^src/(shop|core|knowledge|data)/', 'shop is where core, knowledge and data meet'),
-    only('ui-on-core', 'ui', '^src/(ui|core|knowledge)/|^src/shop/[^/]+/dto\\.ts$', 'ui takes core, knowledge and DTO files'),
+    only(
+      'ui-on-core',
+      'ui',
+      '^src/(ui|core|knowledge)/|^src/shop/[^/]+/dto\\.ts$',
+      'ui takes core, knowledge and DTO files',
+    ),
     only('workers-on-core', 'workers', '^src/(workers|core|knowledge)/', 'workers are a few lines around core'),
     only('demo-on-shop', 'demo', '^src/(demo|shop|core|knowledge|data)/', 'the demonstration shop is made from below'),
     {
@@ -28,7 +33,12 @@ module.exports = {
       to: { path: 'node_modules/(react|next|@mui|knex|pg|class-validator|class-transformer|echarts)' },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    { name: 'tests-are-leaves', severity: 'error', from: { pathNot: '\\.test\\.tsx?$' }, to: { path: '\\.test\\.tsx?$' } },
+    {
+      name: 'tests-are-leaves',
+      severity: 'error',
+      from: { pathNot: '\\.test\\.tsx?$' },
+      to: { path: '\\.test\\.tsx?$' },
+    },
     { name: 'no-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\.css$' } },
   ],
   options: {
@@ -36,6 +46,9 @@ module.exports = {
     tsConfig: { fileName: 'tsconfig.json' },
     tsPreCompilationDeps: true,
     exclude: { path: '^\\.next' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
   },
 };

@@ -3,11 +3,7 @@ const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src'],
   setupFiles: ['reflect-metadata'],
-  globalSetup: '<rootDir>/scripts/jestDatabase.mjs',
-  moduleNameMapper: {
-    '^@/(.*)$': '<rootDir>/src/$1',
-    '^server-only$': '<rootDir>/scripts/emptyModule.mjs',
-  },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {
     '^.+\\.(t|j|mj)sx?$': [
       '@swc/jest',

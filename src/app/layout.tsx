@@ -1,6 +1,6 @@
 import '@fontsource-variable/atkinson-hyperlegible-next';
-import '@fontsource/b612-mono/400.css';
-import '@fontsource/b612-mono/700.css';
+import '@fontsource/b612/400.css';
+import '@fontsource/b612/700.css';
 import '@fontsource/barlow-semi-condensed/500.css';
 import '@fontsource/barlow-semi-condensed/600.css';
 import '@fontsource/barlow-semi-condensed/700.css';

@@ -14,7 +14,7 @@ export function accessPath(kind: Kind, access: string): string[] {
 }
 
 /** Minutes of opening still needed to reach `access` when `open` is open already. */
-export function openingMinutes(kind: Kind, open: ReadonlySet<string>, access: string): number {
+function openingMinutes(kind: Kind, open: ReadonlySet<string>, access: string): number {
   return accessPath(kind, access)
     .filter((id) => !open.has(id))
     .reduce((sum, id) => sum + kind.access.find((a) => a.id === id)!.openMinutes, 0);

@@ -5,7 +5,8 @@ import { evidenceFor } from './evidenceFor';
 import { explanations } from './explanations';
 import type { Aspect, Check, Fault, Kind, Knowledge } from './knowledge';
 import type { Observation } from './network';
-import { posterior, type Posterior } from './posterior';
+import { posterior } from './posterior';
+import type { Posterior } from './posteriorResult';
 import { rankActions, type Action } from './rankActions';
 
 /** A check's answer: an outcome by id, or a reading in the aspect's own unit. `check` may be `repair:<fault>`. */
@@ -186,6 +187,15 @@ function observe(compiled: CompiledKind, input: AssessInput, references: Referen
     const share = 1 / likelihood.reduce((a, b) => a + b, 0);
     if (sure && share > 0.95) for (const id of sure.proves ?? []) if (compiled.faultIndex.has(id)) proved.add(id);
   }
+  // Water seen on arrival counts as some sign of water until the check itself is made.
+  const water = compiled.findingIndex.get('wet-signs/water');
+  const looked = input.answers.some((a) => a.check === 'wet-signs');
+  if (water !== undefined && !looked && input.raised?.includes('wet-signs'))
+    add(
+      'wet-signs/water',
+      'arrival:wet-signs',
+      compiled.network.findings[water]!.leak.map((_, k) => (k === 0 ? 0 : 1)),
+    );
   return { observations, proved, labels };
 }
 

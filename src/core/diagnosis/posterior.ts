@@ -1,19 +1,10 @@
 import { foldFinding, type FoldedFinding } from './foldFindings';
-import { causalOrder, ImpossibleEvidenceError, type Network, type Observation, type Pins } from './network';
+import { ImpossibleEvidenceError, type Network, type Observation, type Pins } from './network';
+import type { Posterior } from './posteriorResult';
 import { samplePosterior } from './samplePosterior';
 
 /** Above this many joint states of the open findings the exact method gives way to sampling (about 40 MB of state). */
 export const MAX_STATES = 65_536;
-
-export interface Posterior {
-  /** P(fault present | findings), one per fault of the network. */
-  marginals: Float64Array;
-  /** Natural logarithm of the probability of the findings (of their density, for readings). */
-  logEvidence: number;
-  method: 'exact' | 'sampled';
-  /** Largest standard error of a marginal: 0 when exact. */
-  standardError: number;
-}
 
 type Step = { open: number } | { apply: number } | { close: number };
 

@@ -1,6 +1,6 @@
 import { faultGivenCauses, levelsGiven } from './joint';
 import { causalOrder, ImpossibleEvidenceError, type Network, type Observation, type Pins } from './network';
-import type { Posterior } from './posterior';
+import type { Posterior } from './posteriorResult';
 import { seededRandom } from './seededRandom';
 
 const SWEEPS = 3000;

@@ -6,8 +6,9 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
-import { waitKinds } from '@/knowledge/bench';
+import { places, waitKinds } from '@/knowledge/bench';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
+import { dayWords } from '../parts/dayWords';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { leftWords, useNow } from '../parts/useNow';
@@ -127,8 +128,9 @@ function Strip({ strip, view, now }: { strip: BenchStrip; view: BenchView; now: 
           }}
         >
           {strip.late
-            ? `late, was promised ${strip.promisedOn}`
-            : `promised ${strip.promisedOn === view.today ? 'today' : strip.promisedOn}`}
+            ? `late, was promised for ${dayWords(strip.promisedOn, view.today)}`
+            : `promised for ${dayWords(strip.promisedOn, view.today)}`}
+          {strip.place !== 'bench' && `, ${places.find((p) => p.id === strip.place)?.label.toLowerCase()}`}
           {strip.wait &&
             `, ${waitLabel(strip.wait.kind).toLowerCase()}${strip.wait.what ? ` (${strip.wait.what})` : ''} ${leftWords(strip.wait.endsAt, now)}`}
         </Typography>

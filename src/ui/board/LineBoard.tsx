@@ -260,7 +260,7 @@ function StationMark({ station, state, tabIndex, onKeyDown, onFocus, onChoose, r
       {state.ruledOut && <path d={`M${x - r} ${y + r}L${x + r} ${y - r}`} stroke={bench.soft} strokeWidth={1.8} />}
       {state.open && (
         <path
-          d={`M${x - r - 5} ${y - 5}v-${r}h${r * 0.6}M${x + r + 5} ${y + 5}v${r}h-${r * 0.6}`}
+          d={`M${x - r - 4} ${y - 3}v${-r}h7M${x + r + 4} ${y}v${r - 1}h-7`}
           fill="none"
           stroke={bench.ink}
           strokeWidth={1.6}

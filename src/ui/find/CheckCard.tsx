@@ -40,6 +40,7 @@ export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeav
   const keyOf = (outcome: string) => KEYS[choices.findIndex((c) => c.outcome.id === outcome)];
   const held = next?.heldBackBy ?? [];
   const canAct = held.length === 0 && !busy;
+  const turned = job.findings.some((f) => !f.revoked && f.check === 'finger-turn' && f.outcome !== 'stuck');
 
   const choose = (outcome: string) => {
     const stay = left.length > 1;
@@ -108,13 +109,15 @@ export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeav
           <li key={line}>{line}</li>
         ))}
       </Box>
-      {[...new Set([...held, ...doing.cautions])].map((id) => (
-        <CautionPlate
-          key={id}
-          label={held.includes(id) ? `Held back: ${cautionOf(id).label}` : cautionOf(id).label}
-          text={cautionOf(id).text}
-        />
-      ))}
+      {[...new Set([...held, ...doing.cautions])]
+        .filter((id) => held.includes(id) || id !== 'roll-free-before-power' || !turned)
+        .map((id) => (
+          <CautionPlate
+            key={id}
+            label={held.includes(id) ? `Held back: ${cautionOf(id).label}` : cautionOf(id).label}
+            text={cautionOf(id).text}
+          />
+        ))}
       {left.length === 0 && (
         <Typography variant="body2">Everything here is answered; a new answer replaces the old.</Typography>
       )}
@@ -175,7 +178,8 @@ function Why({ job, doing, next }: { job: JobView; doing: Doing; next: Assessmen
   const normal = new Set(doing.aspects.map((a) => a.outcomes[0]!.id));
   const words = (outcomes: string[]) => {
     const special = outcomes.filter((o) => !normal.has(o));
-    const shown = special.length > 0 ? special : outcomes.slice(0, 1);
+    if (special.length === 0 && outcomes.length > 1) return 'nothing special';
+    const shown = special.length > 0 ? special : outcomes;
     return shown
       .map((o) =>
         doing.repairs ? (o === 'gone' ? 'complaint gone' : 'still there') : outcomeLabel(job.machine.kind, doing.id, o),

@@ -120,6 +120,7 @@ function Parts({ desk }: { desk: JobDesk }) {
           }}
         >
           <Typography variant="body2" sx={{ flex: 1 }}>
+            {f.quantity > 1 && `${f.quantity} × `}
             <strong>{f.label}</strong> at {f.station.replaceAll('-', ' ')} <Reading>{f.code}</Reading>
           </Typography>
           {!closed && (

@@ -1,5 +1,5 @@
 import { knowledge } from '@/knowledge';
-import { formatQuantity, UNITS, type Quantity } from '@/core/units/units';
+import { formatQuantity, type Quantity } from '@/core/units/units';
 import type { Aspect, Check } from '@/core/diagnosis/knowledge';
 import { checksOf } from '@/core/diagnosis/knowledge';
 
@@ -87,6 +87,8 @@ export function outcomeLabel(kindId: string, checkId: string, outcome: string): 
 /** Evidence ids of the engine in words: a complaint, `check=outcome`, `check@condition`, `check`, `repair:fault`. */
 export function evidenceWords(kindId: string, finding: string): string {
   if (complaints.has(finding)) return `Complaint: ${complaintLabel(finding).toLowerCase()}`;
+  if (finding.startsWith('arrival:'))
+    return `On arrival: ${cautionOf(finding.slice('arrival:'.length)).label.toLowerCase()}`;
   const [check, outcome] = finding.split('=');
   if (outcome) {
     const words = findingWords(kindId, { check: check!, outcome, value: null, condition: null });
@@ -98,8 +100,4 @@ export function evidenceWords(kindId: string, finding: string): string {
   return doing
     ? `${doing.label}${aspect && doing.aspects.length > 1 ? `, ${aspect.label.toLowerCase()}` : ''}: the reading`
     : finding;
-}
-
-export function unitHint(quantity: Quantity): string {
-  return UNITS[quantity].base;
 }

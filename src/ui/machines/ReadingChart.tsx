@@ -20,15 +20,19 @@ export function ReadingChart({ readings }: { readings: MachineCardView['readings
     let dispose = () => {};
     void draw();
     async function draw() {
-      const [{ init, use }, { LineChart }, { GridComponent, LegendComponent, TooltipComponent }, { SVGRenderer }] =
-        await Promise.all([
-          import('echarts/core'),
-          import('echarts/charts'),
-          import('echarts/components'),
-          import('echarts/renderers'),
-        ]);
+      const [
+        { init, use: register },
+        { LineChart },
+        { GridComponent, LegendComponent, TooltipComponent },
+        { SVGRenderer },
+      ] = await Promise.all([
+        import('echarts/core'),
+        import('echarts/charts'),
+        import('echarts/components'),
+        import('echarts/renderers'),
+      ]);
       if (disposed || !box.current) return;
-      use([LineChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
+      register([LineChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
       const colours = dark ? night : day;
       const items = [...new Set(readings.map((r) => r.item))];
       const chart = init(box.current, null, { renderer: 'svg' });

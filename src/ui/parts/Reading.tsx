@@ -7,7 +7,13 @@ export function Reading({ children, strong = false }: { children: ReactNode; str
   return (
     <Box
       component="span"
-      sx={{ fontFamily: fonts.reading, fontSize: '0.92em', fontWeight: strong ? 700 : 400, whiteSpace: 'nowrap' }}
+      sx={{
+        fontFamily: fonts.reading,
+        fontSize: '0.92em',
+        fontWeight: strong ? 700 : 400,
+        whiteSpace: 'nowrap',
+        fontVariantNumeric: 'tabular-nums',
+      }}
     >
       {children}
     </Box>

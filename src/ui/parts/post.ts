@@ -26,7 +26,8 @@ export async function send<T>(method: 'POST' | 'PUT' | 'DELETE', url: string, bo
   const parsed: unknown = text === '' ? null : safeJson(text);
   if (response.ok) return { ok: true, value: parsed as T };
   const problem = (parsed ?? {}) as Partial<Refusal>;
-  if (response.status === 401) window.location.assign(`/sign-in?next=${encodeURIComponent(window.location.pathname)}`);
+  // A whole new page, on purpose: nothing of the ended session stays in memory.
+  if (response.status === 401) window.location.href = `/sign-in?next=${encodeURIComponent(window.location.pathname)}`;
   return {
     ok: false,
     refusal: {

@@ -11,15 +11,12 @@ export function useKeptText(form: string, initial: string): [string, (text: stri
   const [text, setText] = useState(initial);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   useEffect(() => {
-    const local = window.localStorage.getItem(form);
-    if (local !== null) return setText(local);
     let current = true;
-    fetch(`/api/v1/drafts/${form}`)
-      .then((r) => (r.ok ? r.json() : null))
-      .then((answer: { content: { text?: string } | null } | null) => {
-        if (current && typeof answer?.content?.text === 'string') setText(answer.content.text);
-      })
-      .catch(() => undefined); // Not reached: the field starts from what the page came with.
+    void restore();
+    async function restore() {
+      const kept = window.localStorage.getItem(form) ?? (await keptOnServer(form));
+      if (current && kept !== null) setText(kept);
+    }
     return () => {
       current = false;
     };
@@ -39,4 +36,12 @@ export function useKeptText(form: string, initial: string): [string, (text: stri
     void send('DELETE', `/api/v1/drafts/${form}`);
   }, [form]);
   return [text, change, drop];
+}
+
+/** What the server kept of a form's text; null when nothing, or when it is not reached. */
+async function keptOnServer(form: string): Promise<string | null> {
+  const response = await fetch(`/api/v1/drafts/${form}`).catch(() => null);
+  if (!response?.ok) return null;
+  const { content } = (await response.json()) as { content: { text?: string } | null };
+  return content?.text ?? null;
 }

@@ -127,7 +127,8 @@ export function Shell({ person, children }: { person: string; children: ReactNod
             color="inherit"
             onClick={async () => {
               await send('POST', '/api/sign-out');
-              window.location.assign('/sign-in');
+              // A whole new page, on purpose: nothing of the session stays in memory.
+              window.location.href = '/sign-in';
             }}
           >
             Sign out

@@ -66,5 +66,5 @@ export const night: BenchColours = {
 export const fonts = {
   text: '"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", sans-serif',
   label: '"Barlow Semi Condensed", "Atkinson Hyperlegible Next Variable", sans-serif',
-  reading: '"B612 Mono", ui-monospace, monospace',
+  reading: '"B612", ui-monospace, monospace',
 } as const;

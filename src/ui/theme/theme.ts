@@ -61,7 +61,6 @@ export const theme: Theme = createTheme({
   components: {
     MuiCssBaseline: {
       styleOverrides: (t) => ({
-        html: { scrollbarGutter: 'stable' },
         body: { backgroundColor: t.vars!.palette.background.default, fontVariantNumeric: 'tabular-nums' },
         '*:focus-visible': { outline: `3px solid ${t.vars!.palette.bench.brassFill}`, outlineOffset: 2 },
         '@media print': {

@@ -1,0 +1,59 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Signs in through the real form. */
+export async function signInByForm(page: Page): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByLabel('Name').fill('demo');
+  await page.getByLabel('Passphrase').fill('salt marsh bench');
+  await page.getByRole('button', { name: 'Open the shop' }).click();
+  await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
+}
+
+/** Opens a session without the form, for tests of what lies behind it. */
+export async function signIn(page: Page, baseURL: string): Promise<void> {
+  const response = await page.request.post('/api/sign-in', {
+    data: { signIn: 'demo', passphrase: 'salt marsh bench' },
+    headers: { origin: baseURL },
+  });
+  expect(response.ok()).toBe(true);
+}
+
+interface Stranger {
+  model: RegExp;
+  name: string;
+  words: string;
+  complaints: string[];
+  signs?: string[];
+  guess?: string;
+}
+
+/** Takes a new machine of a new customer in, at the counter; ends in Find. */
+export async function takeInStranger(page: Page, s: Stranger): Promise<void> {
+  await page.goto('/take-in');
+  await page.getByLabel('New machine').check();
+  await page.getByRole('combobox', { name: 'Model' }).click();
+  await page.getByRole('option', { name: s.model }).click();
+  await page.getByLabel('Serial').fill('Z-77123');
+  await page.getByLabel('New customer').check();
+  await page.getByLabel('Name', { exact: true }).fill(s.name);
+  await page.getByLabel('Phone', { exact: true }).fill('555 0999');
+  await page.getByLabel('In their own words').fill(s.words);
+  for (const c of s.complaints) await page.getByRole('button', { name: c, exact: true }).click();
+  for (const sign of s.signs ?? []) await page.getByRole('button', { name: sign, exact: true }).click();
+  if (s.guess) {
+    await page.getByRole('combobox', { name: 'They think it is' }).click();
+    await page.getByRole('option', { name: s.guess }).click();
+  }
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page).toHaveURL(/\/jobs\/\d+\/find$/);
+}
+
+/** Brings a check onto the bench by its name. */
+export async function putOnBench(page: Page, name: string): Promise<void> {
+  const card = page.getByRole('region', { name: 'Check on the bench' });
+  if (!(await card.getByRole('heading', { name }).isVisible())) {
+    await page.getByLabel('Find a check').fill(name);
+    await page.getByLabel('Find a check').press('Enter');
+  }
+  await expect(card.getByRole('heading', { name })).toBeVisible();
+}

@@ -1,0 +1,144 @@
+import { expect, test } from '@playwright/test';
+import { readdirSync } from 'node:fs';
+import { join, sep } from 'node:path';
+
+/** Addresses of every page and route handler in the source, with something in place of each variable part. */
+function allRoutes(): { path: string; isPage: boolean }[] {
+  const root = join(__dirname, '..', 'src', 'app');
+  return readdirSync(root, { recursive: true, encoding: 'utf8' })
+    .filter((f) => /(^|[\\/])(page\.tsx|route\.ts)$/.test(f))
+    .map((file) => {
+      const parts = file
+        .split(sep)
+        .slice(0, -1)
+        .filter((p) => !p.startsWith('('));
+      return { path: `/${parts.map((p) => p.replace(/^\[.*\]$/, '1')).join('/')}`, isPage: file.endsWith('page.tsx') };
+    });
+}
+
+const OPEN = ['/sign-in', '/api/sign-in', '/healthz', '/readyz'];
+
+test('every address in the source is shut but sign-in and health', async ({ playwright, baseURL }) => {
+  const routes = allRoutes();
+  expect(routes.length).toBeGreaterThan(18);
+  const stranger = await playwright.request.newContext({ baseURL: baseURL! });
+  const shut: string[] = [];
+  for (const { path, isPage } of routes) {
+    for (const method of isPage ? ['GET', 'POST'] : ['GET', 'POST', 'PUT', 'DELETE']) {
+      const response = await stranger.fetch(path, {
+        method,
+        maxRedirects: 0,
+        headers: { origin: baseURL! },
+        ...(method === 'GET' ? {} : { data: {} }),
+      });
+      if (OPEN.includes(path)) {
+        expect([200, 400, 405], `${method} ${path}`).toContain(response.status());
+        continue;
+      }
+      const status = response.status();
+      if (method === 'GET' && !path.startsWith('/api/')) {
+        expect(status, `${method} ${path}`).toBe(307);
+        expect(response.headers().location).toContain('/sign-in');
+      } else expect(status, `${method} ${path}`).toBe(401);
+      shut.push(path);
+    }
+  }
+  expect(new Set(shut)).toContain('/api/v1/finding');
+  expect(new Set(shut)).toContain('/specimen');
+  await stranger.dispose();
+});
+
+test('security headers stand on every answer, and the policy holds in the browser', async ({ page, request }) => {
+  for (const path of ['/sign-in', '/api/v1/knowledge', '/nowhere']) {
+    const headers = (await request.get(path, { maxRedirects: 0 })).headers();
+    expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'/);
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['x-powered-by']).toBeUndefined();
+  }
+  const complaints: string[] = [];
+  page.on('console', (m) => m.type() === 'error' && complaints.push(m.text()));
+  await page.goto('/sign-in');
+  await page.evaluate(() => {
+    const script = document.createElement('div');
+    script.innerHTML = '<img src="x" onerror="window.broken = true">';
+    document.body.append(script);
+  });
+  await page.waitForTimeout(300);
+  expect(await page.evaluate(() => 'broken' in window)).toBe(false);
+  expect(complaints.some((c) => c.includes('Content Security Policy'))).toBe(true);
+});
+
+test('a write from another site is refused; a header of the guard’s own cannot be forged', async ({
+  playwright,
+  baseURL,
+}) => {
+  const other = await playwright.request.newContext({ baseURL: baseURL! });
+  const foreign = await other.post('/api/sign-in', {
+    data: { signIn: 'demo', passphrase: 'salt marsh bench' },
+    headers: { origin: 'http://elsewhere.test' },
+  });
+  expect(foreign.status()).toBe(403);
+  const forged = await other.get('/api/v1/jobs/1', { headers: { 'x-gritkeeper-person': 'eyJpZCI6MX0.AAAA' } });
+  expect(forged.status()).toBe(401);
+  await other.dispose();
+});
+
+test('after signing in one lands where one wanted to go, never on another site', async ({ page }) => {
+  await page.goto('/machines?q=library');
+  await expect(page).toHaveURL(/\/sign-in\?next=/);
+  await page.getByLabel('Name').fill('demo');
+  await page.getByLabel('Passphrase').fill('wrong');
+  await page.getByRole('button', { name: 'Open the shop' }).click();
+  await expect(page.getByText('Name or passphrase is wrong.').first()).toBeVisible();
+  await expect(page.getByLabel('Name')).toHaveValue('demo');
+  await page.getByLabel('Passphrase').fill('salt marsh bench');
+  await page.getByRole('button', { name: 'Open the shop' }).click();
+  await expect(page).toHaveURL(/\/machines\?q=library/);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page).toHaveURL(/\/sign-in$/);
+  await page.goto('/sign-in?next=//elsewhere.test/');
+  await page.getByLabel('Name').fill('demo');
+  await page.getByLabel('Passphrase').fill('salt marsh bench');
+  await page.getByRole('button', { name: 'Open the shop' }).click();
+  await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
+});
+
+test('the published service answers a bearer token and names every wrong field', async ({ playwright, baseURL }) => {
+  const api = await playwright.request.newContext({
+    baseURL: baseURL!,
+    extraHTTPHeaders: { authorization: `Bearer ${process.env.E2E_TOKEN}` },
+  });
+  const good = await api.post('/api/v1/finding', {
+    data: {
+      kind: 'upright-shaft-belt',
+      mainsV: 120,
+      openedBefore: false,
+      complaints: ['roll-not-turning'],
+      findings: [{ check: 'finger-turn', outcome: 'free-no-drag' }],
+    },
+  });
+  expect(good.status()).toBe(200);
+  const answer = await good.json();
+  expect(answer.faults[0].id).toBe('belt-broken');
+  expect(answer.basis.kindJobs).toBeGreaterThan(100);
+  const bad = await api.post('/api/v1/finding', {
+    data: {
+      kind: 'upright-shaft-belt',
+      mainsV: 120,
+      complaints: ['sings'],
+      findings: [{ check: 'roll-speed', value: 3, unit: 'V' }],
+    },
+  });
+  expect(bad.status()).toBe(400);
+  expect(bad.headers()['content-type']).toContain('application/problem+json');
+  expect((await bad.json()).fields.map((f: { field: string }) => f.field)).toEqual([
+    'complaints[0]',
+    'findings[0].unit',
+  ]);
+  const document = await (await api.get('/api/v1/openapi.json')).json();
+  expect(Object.keys(document.components.schemas)).toEqual(
+    expect.arrayContaining(['FindingRequestDto', 'FindingAnswerDto']),
+  );
+  expect((await (await api.get('/api/v1/knowledge')).json()).kinds).toHaveLength(2);
+  await api.dispose();
+});

@@ -1,0 +1,130 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { signIn } from './bench';
+
+/** Every screen, with a job in each of its stages from the demonstration shop. */
+async function screens(page: Page): Promise<string[]> {
+  await page.goto('/');
+  const jobs = await page
+    .locator('a[href^="/jobs/"]')
+    .evaluateAll((links) => [...new Set(links.map((a) => a.getAttribute('href')!))]);
+  const tag = (await page.locator('a[href^="/machines/"]').first().getAttribute('href'))!;
+  const job = jobs[0]!;
+  return [
+    '/',
+    '/take-in',
+    '/machines',
+    '/machines?q=nobody-has-this-name',
+    tag,
+    ...['take-in', 'find', 'fit', 'prove', 'hand-back', 'care-sheet'].map((s) => `${job}/${s}`),
+    ...jobs.slice(1, 9).map((j) => `${j}/find`),
+    '/specimen',
+    '/machines/GK-9999',
+  ];
+}
+
+async function violations(page: Page): Promise<string[]> {
+  const { violations: found } = await new AxeBuilder({ page }).analyze();
+  return found.map(
+    (v) =>
+      `${v.id}: ${v.nodes
+        .map((n) => n.target.join(' '))
+        .slice(0, 3)
+        .join(', ')}`,
+  );
+}
+
+for (const scheme of ['light', 'dark'] as const)
+  test(`axe finds nothing on any screen, ${scheme}`, async ({ browser, baseURL }) => {
+    test.setTimeout(240_000);
+    const context = await browser.newContext({ baseURL: baseURL!, colorScheme: scheme, reducedMotion: 'reduce' });
+    const page = await context.newPage();
+    const trouble: string[] = [];
+    page.on('pageerror', (e) => trouble.push(e.message));
+    page.on('console', (m) => m.type() === 'error' && !m.text().includes('404') && trouble.push(m.text()));
+    await page.goto('/sign-in');
+    const found: Record<string, string[]> = { '/sign-in': await violations(page) };
+    await signIn(page, baseURL!);
+    for (const path of await screens(page)) {
+      await page.goto(path);
+      await page.waitForLoadState('networkidle');
+      found[path] = await violations(page);
+    }
+    expect(Object.fromEntries(Object.entries(found).filter(([, v]) => v.length > 0))).toEqual({});
+    expect(trouble).toEqual([]);
+    await context.close();
+  });
+
+test('on a phone nothing is wider than the screen', async ({ browser, baseURL }) => {
+  test.setTimeout(120_000);
+  const context = await browser.newContext({
+    baseURL: baseURL!,
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true,
+  });
+  const page = await context.newPage();
+  await signIn(page, baseURL!);
+  const wide: string[] = [];
+  for (const path of await screens(page)) {
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+    const width = await page.evaluate(() => document.documentElement.scrollWidth);
+    if (width > 390) wide.push(`${path} is ${width} px wide`);
+  }
+  expect(wide).toEqual([]);
+  await context.close();
+});
+
+test('labels of the line board do not touch, drawn by the real browser', async ({ page, baseURL }) => {
+  await signIn(page, baseURL!);
+  for (const width of [1280, 820, 390]) {
+    await page.setViewportSize({ width, height: 800 });
+    await page.goto('/specimen');
+    await page.waitForLoadState('networkidle');
+    const overlaps = await page.evaluate(() => {
+      const texts = [...document.querySelectorAll<SVGTextElement>('svg[role=group] text')].map((t) => ({
+        text: t.textContent,
+        box: t.getBoundingClientRect(),
+      }));
+      return texts.flatMap((a, i) =>
+        texts
+          .slice(i + 1)
+          .filter(
+            (b) =>
+              a.box.left < b.box.right - 1 &&
+              b.box.left < a.box.right - 1 &&
+              a.box.top < b.box.bottom - 3 &&
+              b.box.top < a.box.bottom - 3,
+          )
+          .map((b) => `${a.text} / ${b.text}`),
+      );
+    });
+    expect(overlaps, `at ${width} px`).toEqual([]);
+  }
+});
+
+test('the board is walked by keyboard', async ({ page, baseURL }) => {
+  await signIn(page, baseURL!);
+  await page.goto('/specimen');
+  await page.getByRole('button', { name: /^outlet/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('button', { name: /^cord grip, 12 per cent suspected/ })).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('button', { name: /^(motor shaft|flat belt)/ })).toBeFocused();
+});
+
+test('the bench tells what each machine waits for, and one key press away is its work', async ({ page, baseURL }) => {
+  await signIn(page, baseURL!);
+  await page.goto('/');
+  await expect(page.getByRole('region', { name: 'Dries or cures' })).toContainText(/drying \(foam filter, washed\)/);
+  await expect(page.getByRole('region', { name: 'Waits for a part' })).toContainText('toothed belt');
+  await expect(page.getByRole('region', { name: 'Waits for hands' })).toContainText('late, was promised for');
+  await page.keyboard.press('g');
+  await page.keyboard.press('m');
+  await expect(page).toHaveURL(/\/machines$/);
+  await page.keyboard.press('/');
+  await page.keyboard.type('GK-0001');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Machines found' }).getByRole('row')).toHaveCount(2);
+});

@@ -1,0 +1,200 @@
+import { expect, test } from '@playwright/test';
+import { putOnBench, signIn, signInByForm, takeInStranger } from './bench';
+
+test('a stranger’s upright with a dead roll: taken in, found, fitted, proved, handed back, due again', async ({
+  page,
+}) => {
+  await signInByForm(page);
+  await takeInStranger(page, {
+    model: /Hollin Drayman 40/,
+    name: 'Osric Vintry',
+    words: 'The brush just sits there. Surely the motor?',
+    complaints: ['Roll does not turn'],
+    guess: 'Roll bearing rough',
+  });
+
+  // Find: the proposed check is answered by its key; the board is shaded at once.
+  const card = page.getByRole('region', { name: 'Check on the bench' });
+  await expect(card.getByRole('heading', { name: 'Turn the roll by hand' })).toBeVisible();
+  await expect(card).toContainText('Why this one');
+  await page.keyboard.press('2');
+  await expect(page.getByRole('region', { name: 'Findings so far' })).toContainText('no resistance at all');
+  await expect(page.getByRole('button', { name: /^flat belt, \d+ per cent suspected/ })).toBeVisible();
+
+  // Why opens the evidence; undo takes it back; the key gives it again.
+  await page.getByRole('button', { name: 'Why Belt broken' }).click();
+  await expect(page.getByRole('region', { name: 'Odds of the faults' })).toContainText(
+    'Turn the roll by hand: no resistance at all',
+  );
+  await page.keyboard.press('u');
+  await expect(
+    page.getByRole('region', { name: 'Findings so far' }).locator('li').first().locator('p').first(),
+  ).toHaveCSS('text-decoration-line', 'line-through');
+  await page.keyboard.press('2');
+  await expect(page.getByRole('region', { name: 'Findings so far' }).getByRole('listitem')).toHaveCount(2);
+
+  await putOnBench(page, 'Sole plate off, look');
+  await page.getByRole('button', { name: /missing or in pieces/ }).click();
+  await expect(page.getByText('Cause proved: Belt broken.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^flat belt, proved at fault, open/ })).toBeVisible();
+  await page.getByRole('button', { name: 'To Fit' }).click();
+
+  // Fit.
+  await expect(page.getByRole('heading', { name: 'Fit', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Fit Flat belt 10 × 300 mm at flat belt' }).click();
+  await expect(page.getByRole('region', { name: 'Parts' })).toContainText('FB-10-300');
+  await page.getByRole('button', { name: 'To Prove' }).click();
+  await expect(page.getByText(/^Not done:/).first()).toBeVisible();
+  const steps = page.getByRole('region', { name: 'Rebuild' }).getByRole('checkbox');
+  for (let i = 0; i < (await steps.count()); i++) {
+    await steps.nth(i).click();
+    await expect(steps.nth(i)).toHaveAttribute('aria-checked', 'true');
+  }
+  await page.getByRole('button', { name: 'To Prove' }).click();
+
+  // Prove.
+  await expect(page.getByRole('heading', { name: 'Prove', exact: true })).toBeVisible();
+  await expect(page.getByText('local rules win')).toBeVisible();
+  for (const item of [
+    'Electrical check by local rules',
+    'Roll free by hand',
+    'Gone: roll does not turn',
+    'Three minutes’ run, sound and smell clean',
+  ]) {
+    const row = page.getByRole('group', { name: item });
+    await row.getByRole('button', { name: 'Passed' }).click();
+    await expect(row).toContainText('passed');
+  }
+  const speed = page.getByRole('form', { name: 'Roll speed' });
+  await speed.getByLabel(/Before/).fill('0');
+  await speed.getByLabel(/After/).fill('3580 rpm');
+  await speed.getByRole('button', { name: 'Keep' }).click();
+  await expect(speed).toContainText('0 → 3580 r/min');
+  await page.getByRole('button', { name: 'To Hand back' }).click();
+
+  // Hand back; the customer's own diagnosis stands beside the finding.
+  await expect(page.getByText('It was not that; say what it was.')).toBeVisible();
+  await page.getByLabel('What to watch, for the owner').fill('Lift it off the fringe of the rug.');
+  await page.getByRole('button', { name: 'Hand back and close' }).click();
+  await expect(page.getByText(/^Handed back \d{4}-/)).toBeVisible();
+  const due = await page.getByText(/^Next due:/).textContent();
+  expect(due).toMatch(/\d{4}-\d{2}-\d{2}/);
+
+  await page.getByRole('link', { name: 'Care sheet' }).click();
+  const sheet = page.getByRole('article', { name: 'Care sheet' });
+  await expect(sheet).toContainText('Belt broken');
+  await expect(sheet).toContainText('Lift it off the fringe of the rug.');
+  await expect(sheet).toContainText('Due again');
+
+  // The machine's card shows it all.
+  await page.getByLabel('Find a machine').fill('Osric Vintry');
+  await page.getByLabel('Find a machine').press('Enter');
+  await page.getByRole('region', { name: 'Machines found' }).getByRole('link').first().click();
+  await expect(page.getByRole('region', { name: 'Timeline' })).toContainText('Handed back. Found: Belt broken.');
+  await expect(page.getByRole('region', { name: 'Plans' })).toContainText('Flat belt');
+  await expect(page.getByRole('img', { name: /^flat belt, replaced new ago|^flat belt.*replaced/ })).toBeVisible();
+});
+
+test('supply at the head but no motion leads to the tilt switch', async ({ page, baseURL }) => {
+  await signIn(page, baseURL!);
+  await takeInStranger(page, {
+    model: /Tussock Rake/,
+    name: 'Ulla Mewslade',
+    words: 'Sucks, does not brush.',
+    complaints: ['Roll does not turn'],
+  });
+  await putOnBench(page, 'Turn the roll by hand');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('region', { name: 'Findings so far' })).toContainText('turns with the belt’s drag');
+
+  await putOnBench(page, 'Volts at the head socket');
+  const reading = page.getByLabel('Roll on (V)');
+  await reading.fill('400');
+  await reading.press('Enter');
+  await expect(page.getByText('More than a 120 V machine can show.')).toBeVisible();
+  await reading.fill('118 V');
+  await expect(page.getByText('Read as 118 V')).toBeVisible();
+  await reading.press('Enter');
+  await expect(page.getByRole('region', { name: 'Findings so far' })).toContainText('read as supply >99 %');
+
+  await putOnBench(page, 'Run it for seconds');
+  await page.getByRole('button', { name: 'does not turn' }).click();
+  await expect(page.getByRole('region', { name: 'Odds of the faults' }).getByRole('listitem').first()).toContainText(
+    'Tilt switch failed',
+  );
+
+  await page.keyboard.press('Escape');
+  await putOnBench(page, 'Tilt switch');
+  await page.getByLabel('Leaned back (Ω)').fill('OL');
+  await expect(page.getByText('Read as over range: an open circuit')).toBeVisible();
+  await page.getByLabel('Leaned back (Ω)').press('Enter');
+  await expect(page.getByText('Cause proved: Tilt switch failed.')).toBeVisible();
+});
+
+test('a wet machine is offered no power until it is cleared by name', async ({ page, baseURL }) => {
+  await signIn(page, baseURL!);
+  await takeInStranger(page, {
+    model: /Pellstreet Lantern/,
+    name: 'Hale Ormsay',
+    words: 'It stood in the tide.',
+    complaints: ['Roll does not turn'],
+    signs: ['Wet, mud or rust'],
+  });
+  await expect(page.getByText('No powered check is offered.')).toBeVisible();
+  const card = page.getByRole('region', { name: 'Check on the bench' });
+  await expect(card).toBeVisible();
+  await page.keyboard.press('1');
+  await putOnBench(page, 'Run it for seconds');
+  await expect(card).toContainText('Held back: Has been wet');
+  await expect(card.getByRole('button', { name: 'turns normally' })).toBeDisabled();
+
+  await page.getByRole('button', { name: 'Made safe: clear it under my name' }).click();
+  await page.getByRole('button', { name: 'Clear', exact: true }).click();
+  await expect(page.getByText('Say how it was made safe').first()).toBeVisible();
+  await page.getByLabel('How was it made safe?').fill('Opened, dried two days, insulation above 20 MΩ.');
+  await page.getByRole('button', { name: 'Clear', exact: true }).click();
+  await expect(page.getByText(/cleared by Wren Ostrey/)).toBeVisible();
+  await expect(card.getByRole('button', { name: 'turns normally' })).toBeEnabled();
+});
+
+test('a half-typed take-in survives a reload and another browser', async ({ page, baseURL, browser }) => {
+  await signIn(page, baseURL!);
+  await page.goto('/take-in');
+  const kept = page.waitForResponse((r) => r.url().includes('/drafts/') && r.request().method() === 'PUT');
+  await page.getByLabel('In their own words').fill('It hums, then it does not.');
+  await kept;
+  await page.reload();
+  await expect(page.getByLabel('In their own words')).toHaveValue('It hums, then it does not.');
+  const other = await browser.newContext({ baseURL: baseURL! });
+  const second = await other.newPage();
+  await signIn(second, baseURL!);
+  await second.goto('/take-in');
+  await expect(second.getByLabel('In their own words')).toHaveValue('It hums, then it does not.');
+  await second.getByRole('button', { name: 'Start afresh' }).click();
+  await expect(second.getByLabel('In their own words')).toHaveValue('');
+  await other.close();
+});
+
+test('a second tab’s old state is refused with both versions, and nothing is lost', async ({
+  page,
+  baseURL,
+  context,
+}) => {
+  await signIn(page, baseURL!);
+  await takeInStranger(page, {
+    model: /Mirefield Bellows/,
+    name: 'Runa Draycote',
+    words: 'Weak.',
+    complaints: ['Weak suction'],
+  });
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await putOnBench(page, 'Bag or bin');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('region', { name: 'Findings so far' })).toContainText('below the line');
+  await putOnBench(second, 'Bag or bin');
+  await second.getByRole('button', { name: 'over full' }).click();
+  await expect(second.getByText('Somebody changed this job meanwhile.')).toBeVisible();
+  await expect(second.getByText(/You saw version 1 with 0 findings.*now version 2 with 1 finding/)).toBeVisible();
+  await expect(second.getByRole('region', { name: 'Findings so far' })).toContainText('below the line');
+});

@@ -1,0 +1,32 @@
+import { defineConfig } from '@playwright/test';
+
+const baseURL = process.env.E2E_BASE_URL ?? 'http://127.0.0.1:4310';
+
+/** End-to-end tests: the real interface on a production build, a real database, Debian's Chromium. */
+export default defineConfig({
+  testDir: './e2e',
+  fullyParallel: false,
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  retries: 0,
+  reporter: [['list'], ['json', { outputFile: process.env.E2E_JSON ?? '.gritkeeper/e2e.json' }]],
+  outputDir: '.gritkeeper/e2e-results',
+  use: {
+    baseURL,
+    viewport: { width: 1280, height: 800 },
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

@@ -1,2 +1,0 @@
-// Stands in for `server-only` where there is no bundler to enforce it.
-export {};

@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import type { Knex } from 'knex';
+import { insertPerson } from '@/data/people';
+import { insertShop } from '@/data/shopSettings';
+import { shippedParts } from '@/knowledge/parts';
+import type { Person } from './access/person';
+import { hashPassphrase } from './access/signIn';
+import { readJob } from './jobView/jobView';
+import type { TakeInDto } from './takeIn/dto';
+import { takeIn } from './takeIn/takeIn';
+
+export const PASSPHRASE = 'a bench of one’s own';
+
+/** A shop with one person, parts and a model of each kind, for tests of deeds. */
+export async function furnishShop(db: Knex): Promise<{ person: Person; models: Record<string, number> }> {
+  const id = await insertPerson(db, {
+    sign_in: 'tess',
+    name: 'Tess Fennock',
+    role: 'technician',
+    passphrase_hash: await hashPassphrase(PASSPHRASE),
+  });
+  await insertShop(db, { name: 'Test bench', zone: 'UTC', mains_v: 120, currency: 'USD', paper: 'A4' });
+  await db('part').insert(
+    shippedParts.map((p) => ({
+      code: p.code,
+      label: p.label,
+      part_group: p.group,
+      price_minor: p.priceMinor,
+      stock: 5,
+    })),
+  );
+  await db('part_station').insert(
+    shippedParts.flatMap((p) =>
+      Object.entries(p.stations).flatMap(([kind, stations]) =>
+        stations.map((station) => ({ code: p.code, kind, station })),
+      ),
+    ),
+  );
+  const kinds = ['upright-shaft-belt', 'upright-brush-motor'];
+  const rows = await db('model')
+    .insert(kinds.map((kind) => ({ maker: 'Hollin', name: kind, kind, mains_v: 120, dropped_stations: [] })))
+    .returning(['id', 'kind']);
+  return {
+    person: { id, name: 'Tess Fennock', role: 'technician' },
+    models: Object.fromEntries(rows.map((r) => [r.kind, r.id])),
+  };
+}
+
+export function newJobDto(modelId: number, complaints: string[], more: Partial<TakeInDto> = {}): TakeInDto {
+  return {
+    key: randomUUID(),
+    newMachine: { modelId, serial: 'S-1', madeYear: 2020, pets: true, hoursPerWeek: 1.5 },
+    newCustomer: { name: 'Jory Marsk', kind: 'household', phone: '555 0303', email: '', address: '' },
+    words: 'It just sits there.',
+    complaints,
+    openedBefore: false,
+    arrivalSigns: [],
+    promisedOn: '2199-01-01',
+    ...more,
+  };
+}
+
+export async function openJob(
+  person: Person,
+  modelId: number,
+  complaints: string[],
+  more: Partial<TakeInDto> = {},
+): Promise<number> {
+  return (await takeIn(person, newJobDto(modelId, complaints, more))).job;
+}
+
+/** Key and version for a deed on the job as it stands now. */
+export async function base(job: number): Promise<{ key: string; version: number }> {
+  return { key: randomUUID(), version: (await readJob(job)).version };
+}
