@@ -51,6 +51,7 @@ export async function takeInStranger(page: Page, s: Stranger): Promise<void> {
 /** Brings a check onto the bench by its name. */
 export async function putOnBench(page: Page, name: string): Promise<void> {
   const card = page.getByRole('region', { name: 'Check on the bench' });
+  await expect(card).toBeVisible();
   if (!(await card.getByRole('heading', { name }).isVisible())) {
     await page.getByLabel('Find a check').fill(name);
     await page.getByLabel('Find a check').press('Enter');

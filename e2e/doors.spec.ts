@@ -4,7 +4,7 @@ import { join, sep } from 'node:path';
 
 /** Addresses of every page and route handler in the source, with something in place of each variable part. */
 function allRoutes(): { path: string; isPage: boolean }[] {
-  const root = join(__dirname, '..', 'src', 'app');
+  const root = join(import.meta.dirname, '..', 'src', 'app');
   return readdirSync(root, { recursive: true, encoding: 'utf8' })
     .filter((f) => /(^|[\\/])(page\.tsx|route\.ts)$/.test(f))
     .map((file) => {

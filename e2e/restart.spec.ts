@@ -5,7 +5,7 @@ import { signIn, takeInStranger } from './bench';
 
 const PORT = 4398;
 const BASE = `http://127.0.0.1:${PORT}`;
-const root = join(__dirname, '..');
+const root = join(import.meta.dirname, '..');
 
 async function startServer(): Promise<ChildProcess> {
   const child = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], {

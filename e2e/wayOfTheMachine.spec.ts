@@ -193,7 +193,7 @@ test('a second tab’s old state is refused with both versions, and nothing is l
   await page.keyboard.press('1');
   await expect(page.getByRole('region', { name: 'Findings so far' })).toContainText('below the line');
   await putOnBench(second, 'Bag or bin');
-  await second.getByRole('button', { name: 'over full' }).click();
+  await second.getByRole('region', { name: 'Check on the bench' }).getByRole('button', { name: 'over full' }).click();
   await expect(second.getByText('Somebody changed this job meanwhile.')).toBeVisible();
   await expect(second.getByText(/You saw version 1 with 0 findings.*now version 2 with 1 finding/)).toBeVisible();
   await expect(second.getByRole('region', { name: 'Findings so far' })).toContainText('below the line');

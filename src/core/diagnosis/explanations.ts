@@ -1,6 +1,9 @@
 import TinyQueue from 'tinyqueue';
 import { foldFinding } from './foldFindings';
 import type { Network, Observation, Pins } from './network';
+import { seededRandom } from './seededRandom';
+
+const HASH_SPACE = 2 ** 52;
 
 export interface Explanation {
   /** Indices of the faults, ascending, among the candidates. */
@@ -20,6 +23,8 @@ export interface Explanations {
 
 interface Scored {
   faults: number[];
+  /** Sum of the members' random numbers: the same for the same set, whatever the order. */
+  hash: number;
   log: number;
   priorLog: number;
   from?: Expanded;
@@ -145,7 +150,14 @@ export function explanations(
       findings += likelihood(link.obs, node.below, link.below) - node.findingLog[link.obs]!;
     if (Number.isNaN(findings)) findings = total(expandArrays(node, i).findingLog);
     const priorLog = node.priorLog + own + freeLog[i]!;
-    return { faults, priorLog, log: priorLog + causedLog(faults) + findings, from: node, added: i };
+    return {
+      faults,
+      hash: (node.hash + mark[i]!) % HASH_SPACE,
+      priorLog,
+      log: priorLog + causedLog(faults) + findings,
+      from: node,
+      added: i,
+    };
   };
   const expandArrays = (node: Expanded, i: number) => {
     const below = node.below.slice();
@@ -162,6 +174,9 @@ export function explanations(
     return { ...node, ...arrays, findingTotal: total(arrays.findingLog) };
   };
 
+  const nextToImpossible = enough < 1 ? Math.log((1 - enough) / 1e4) : -Infinity;
+  const random = seededRandom(1);
+  const mark = network.faults.map(() => Math.floor(random() * HASH_SPACE));
   const below = new Float64Array(width);
   wide.forEach((f, obs) => {
     let sum = 0;
@@ -169,26 +184,35 @@ export function explanations(
   });
   const findingLog = Float64Array.from(wide, (_, obs) => likelihood(obs, below));
   const priorLog = outside + absentAll;
-  let root: Expanded = { faults: [], below, findingLog, findingTotal: total(findingLog), priorLog, log: 0 };
+  let root: Expanded = {
+    faults: [],
+    hash: 0,
+    below,
+    findingLog,
+    findingTotal: total(findingLog),
+    priorLog,
+    log: 0,
+  };
   root.log = priorLog + causedLog([]) + root.findingTotal;
   for (const i of candidates) if (pins.get(i) === true) root = materialise(score(root, i));
 
   const queue = new TinyQueue<Scored>([root], (a, b) => rank(b) - rank(a));
-  const seen = new Set<string>([root.faults.join()]);
+  const seen = new Set<number>([root.hash]);
   const found: Scored[] = [];
   let covered = 0;
   while (queue.length > 0 && found.length < most) {
     const node = materialise(queue.pop()!);
-    found.push({ faults: node.faults, log: node.log, priorLog: node.priorLog });
+    found.push(node);
     covered += Math.exp(node.log - logEvidence);
     if (covered >= enough) break;
     for (const i of candidates) {
       if (pins.get(i) === false || node.faults.includes(i)) continue;
+      const hash = (node.hash + mark[i]!) % HASH_SPACE;
+      if (seen.has(hash)) continue;
+      seen.add(hash);
       const child = score(node, i);
-      const key = child.faults.join();
-      if (seen.has(key)) continue;
-      seen.add(key);
-      queue.push(child);
+      // Once most is covered, what is next to impossible leads nowhere that matters (`covered` tells if it did).
+      if (covered < 0.5 || child.log - logEvidence > nextToImpossible) queue.push(child);
     }
   }
   found.sort((a, b) => b.log - a.log);

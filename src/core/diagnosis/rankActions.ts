@@ -37,7 +37,11 @@ export interface RankedAction {
   }[];
 }
 
-const MOST_SETS = 400;
+const MOST_SETS = 200;
+/** Joint outcomes rarer than this are taken to change nothing. */
+const RARE_OUTCOME = 1e-4;
+/** Faults rarer than this do not take part in the finishing course. */
+const RARE_FAULT = 1e-3;
 const MOST_JOINT_OUTCOMES = 96;
 
 /**
@@ -88,7 +92,10 @@ export function rankActions(
         w[h] = p;
         probability += p;
       }
-      if (probability < 1e-9) continue;
+      if (probability < RARE_OUTCOME) {
+        after += probability * now.minutes;
+        continue;
+      }
       for (let h = 0; h < used.length; h++) w[h]! /= probability;
       const remaining = course(w, done, action.openAfter);
       after += probability * remaining.minutes;
@@ -175,7 +182,7 @@ function finishingCourse(sets: WeightedSet[], repair: RepairCosts) {
     let clock = 0;
     let open = openNow;
     for (let i = 0; i < faults.length; i++)
-      if (settled.has(faults[i]!) || m[i]! < 1e-4) {
+      if (settled.has(faults[i]!) || m[i]! < RARE_FAULT) {
         taken[i] = 1;
         reachedAt[i] = 0;
       }

@@ -45,6 +45,10 @@ export function OtherChecks({
     .filter((r) => r.check !== current)
     .filter((r) => words === '' || r.label.toLowerCase().includes(words.toLowerCase()));
   const shown = all || words ? rows : rows.slice(0, 6);
+  const pick = (check: string) => {
+    setWords('');
+    onPick(check);
+  };
   return (
     <Box component="section" aria-label="Other checks">
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
@@ -56,8 +60,9 @@ export function OtherChecks({
           value={words}
           onChange={(e) => setWords(e.target.value)}
           onKeyDown={(e) => {
-            if (e.key === 'Enter' && shown[0]) onPick(shown[0].check);
-            if (e.key === 'Escape') e.currentTarget.blur();
+            if (e.key === 'Enter' && shown[0]) pick(shown[0].check);
+            // The keys belong to the check again.
+            if (e.key === 'Enter' || e.key === 'Escape') field.current?.blur();
           }}
           placeholder="find one"
           inputProps={{ 'aria-label': 'Find a check' }}
@@ -77,7 +82,7 @@ export function OtherChecks({
         {shown.map((r) => (
           <Box component="li" key={r.check} sx={{ borderBottom: '1px solid', borderColor: 'divider' }}>
             <ButtonBase
-              onClick={() => onPick(r.check)}
+              onClick={() => pick(r.check)}
               sx={{
                 width: '100%',
                 display: 'grid',

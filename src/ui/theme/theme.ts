@@ -119,7 +119,15 @@ export const theme: Theme = createTheme({
         root: ({ theme: t }) => ({ fontFamily: fonts.label, fontWeight: 500, color: t.vars!.palette.text.secondary }),
       },
     },
-    MuiFormHelperText: { styleOverrides: { root: { marginLeft: 2, fontSize: '0.84rem' } } },
+    MuiFormHelperText: {
+      styleOverrides: {
+        root: ({ theme: t }) => ({
+          marginLeft: 2,
+          fontSize: '0.84rem',
+          '&.Mui-disabled': { color: t.vars!.palette.text.secondary },
+        }),
+      },
+    },
     MuiTableCell: {
       styleOverrides: {
         root: ({ theme: t }) => ({ padding: '7px 10px', borderColor: t.vars!.palette.bench.rule, fontSize: '0.95rem' }),

@@ -1,0 +1,76 @@
+import type { Knex } from 'knex';
+import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { kindById, knowledge } from '@/knowledge';
+import { bench } from '@/shop/bench/bench';
+import { seededRandom } from '@/core/diagnosis/seededRandom';
+import { simulateJob } from './simulateJob';
+import { writeDemoShop } from './writeDemoShop';
+
+let db: Knex;
+let close: () => Promise<void>;
+beforeAll(async () => {
+  ({ db, close } = await openTestDatabase());
+  await writeDemoShop(db);
+}, 120_000);
+afterAll(() => close());
+
+const count = async (table: string) => Number((await db(table).count())[0]!.count);
+
+test('the shop is as large as it should be, and made once', async () => {
+  expect(await count('customer')).toBeGreaterThanOrEqual(40);
+  expect(await count('machine')).toBeGreaterThanOrEqual(90);
+  expect(Number((await db('job').whereNotNull('closed_at').count())[0]!.count)).toBeGreaterThanOrEqual(300);
+  expect(await writeDemoShop(db)).toBeNull();
+});
+
+test('about nine machines are here, in different stages, one of them drying', async () => {
+  const { strips } = await bench();
+  expect(strips).toHaveLength(9);
+  expect(new Set(strips.map((s) => s.stage))).toEqual(new Set(['find', 'fit', 'prove', 'hand-back']));
+  expect(strips.filter((s) => s.wait?.kind === 'drying')).toHaveLength(1);
+  for (const s of strips) expect(s.next).not.toBeNull();
+});
+
+test('history spans two years, before today, and every confirmed fault belongs to its machine’s kind', async () => {
+  const { first, last } = (await db('job')
+    .whereNotNull('closed_at')
+    .min({ first: 'taken_in_at' })
+    .max({ last: 'closed_at' })
+    .first())!;
+  expect(Date.now() - Date.parse(first)).toBeGreaterThan(600 * 86_400_000);
+  expect(Date.parse(last)).toBeLessThan(Date.now());
+  const rows = await db('confirmed_fault')
+    .join('job', 'job.id', 'job_id')
+    .join('machine', 'machine.id', 'machine_id')
+    .join('model', 'model.id', 'model_id')
+    .distinct('fault', 'model.kind');
+  for (const { fault, kind } of rows)
+    expect(Object.keys(knowledge.faults.find((f) => f.id === fault)!.kinds)).toContain(kind);
+});
+
+test('the tallies are the sum of the jobs', async () => {
+  const [jobs] = await db('job_tally').sum('jobs');
+  expect(Number(jobs!.sum)).toBe(Number((await db('job').whereNotNull('closed_at').count())[0]!.count));
+});
+
+test('worn-out faults come with age', () => {
+  const kind = kindById('upright-brush-motor');
+  const worn = (age: number) => {
+    const random = seededRandom(4);
+    return Array.from({ length: 400 }, () => simulateJob(random, kind, 120, age, [])).filter((j) =>
+      j.faults.some((f) => (f.kinds[kind.id]!.fromAgeYears ?? 0) > 1),
+    ).length;
+  };
+  expect(worn(9)).toBeGreaterThan(1.8 * worn(0.5));
+});
+
+test('the same seed simulates the same jobs', () => {
+  const row = (seed: number) => {
+    const random = seededRandom(seed);
+    return Array.from({ length: 20 }, () =>
+      simulateJob(random, kindById('upright-shaft-belt'), 120, 4, []).faults.map((f) => f.id),
+    );
+  };
+  expect(row(8)).toEqual(row(8));
+  expect(row(8)).not.toEqual(row(9));
+});
