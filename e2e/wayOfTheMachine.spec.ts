@@ -95,6 +95,36 @@ test('a stranger’s upright with a dead roll: taken in, found, fitted, proved, 
   await expect(page.getByRole('img', { name: /^flat belt, replaced new ago|^flat belt.*replaced/ })).toBeVisible();
 });
 
+test('a known machine is taken in by its tag, as a scanner types it', async ({ page, baseURL }) => {
+  await signIn(page, baseURL!);
+  await page.goto('/take-in');
+  await page.getByLabel('Tag, serial, owner, phone or model').fill('GK-0002');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^GK-0002 /)).toBeVisible();
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText('Pick at least one complaint.')).toBeVisible();
+  await page.getByRole('button', { name: 'Rattles', exact: true }).click();
+  await expect(page.getByText('Pick at least one complaint.')).toBeHidden();
+  // The board shows where the complaint points, before anything is checked.
+  await expect(page.getByRole('img', { name: /end caps, \d+ per cent suspected/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page).toHaveURL(/\/jobs\/\d+\/find$/);
+  await expect(page.getByRole('complementary')).toContainText('Rattles');
+
+  // Another one, found by its owner and chosen by the arrows.
+  await page.goto('/take-in');
+  await page.getByLabel('Tag, serial, owner, phone or model').fill('library');
+  await expect(page.getByRole('option').first()).toContainText('town library');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Orrin Quay town library, (last|first)/)).toBeVisible();
+  await page
+    .getByRole('button', { name: 'Start afresh' })
+    .or(page.getByRole('button', { name: 'Another' }))
+    .first()
+    .click();
+});
+
 test('supply at the head but no motion leads to the tilt switch', async ({ page, baseURL }) => {
   await signIn(page, baseURL!);
   await takeInStranger(page, {

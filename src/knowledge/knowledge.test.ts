@@ -105,6 +105,7 @@ describe('an upright with a dead roll, belt from the shaft', () => {
       ],
     );
     expect(seen.proved).toEqual(['belt-broken']);
+    expect(of(seen, 'belt-broken').evidence[0]!.logOdds).toBeGreaterThan(1);
     expect(seen.finished).toBe(true);
     expect(seen.open).toEqual(['sole-plate']);
   });

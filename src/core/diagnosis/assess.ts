@@ -98,6 +98,11 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
   const sets = explanations(compiled.network, observations, pins, result.logEvidence);
   const untouched = posterior(compiled.network, []).marginals;
   const evidence = evidenceFor(compiled.network, observations, pins, result.marginals);
+  // A proved fault is certain whatever one leaves out: why it is, is told without taking it for granted.
+  const why =
+    pins.size === 0
+      ? evidence
+      : evidenceFor(compiled.network, observations, new Map(), posterior(compiled.network, observations).marginals);
   const state = replay(compiled, input.answers);
   const cautions = cautionsInForce(compiled, input);
   const explained = input.complaints.map((complaint) => ({
@@ -120,7 +125,7 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
           fault.complaints.some((c) => input.complaints.includes(c.complaint)) ||
           result.marginals[i]! > 1.5 * untouched[i]!,
         evidence: labels
-          .map((finding, o) => ({ finding, logOdds: evidence[o]![i]! }))
+          .map((finding, o) => ({ finding, logOdds: (pins.has(i) ? why : evidence)[o]![i]! }))
           .filter((e) => Math.abs(e.logOdds) > 0.05)
           .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds)),
       }))

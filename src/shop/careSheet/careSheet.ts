@@ -8,6 +8,7 @@ import { planItems } from '@/knowledge/plans';
 import { jobView } from '../jobView/jobView';
 import type { CareSheetView } from './dto';
 import { notFound } from '../problem';
+import { dayInZone } from '../settings/day';
 
 /** The sheet that goes home with the machine. @throws ProblemError 404 */
 export async function careSheet(jobId: number): Promise<CareSheetView> {
@@ -26,6 +27,7 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
   return {
     shop: shop.name,
     paper: shop.paper,
+    today: dayInZone(new Date(), shop.zone),
     job,
     found: faults.map(label),
     fitted: job.fitted.map((f) => (f.quantity > 1 ? `${f.quantity} × ${f.label}` : f.label)),

@@ -4,6 +4,7 @@ import type { JobView } from '../jobView/dto';
 export interface CareSheetView {
   shop: string;
   paper: 'A4' | 'Letter';
+  today: string;
   job: JobView;
   found: string[];
   fitted: string[];

@@ -275,6 +275,10 @@ function StationMark({ station, state, tabIndex, onKeyDown, onFocus, onChoose, r
           textAnchor="middle"
           fontFamily={fonts.label}
           fontSize={LABEL_PX}
+          stroke={state.ruledOut ? undefined : bench.paper}
+          strokeWidth={4}
+          strokeLinejoin="round"
+          paintOrder="stroke"
           fontWeight={600}
           fill={state.ruledOut ? bench.soft : bench.ink}
           textDecoration={state.ruledOut ? 'line-through' : undefined}
@@ -287,6 +291,9 @@ function StationMark({ station, state, tabIndex, onKeyDown, onFocus, onChoose, r
           x={x}
           y={labelTop + station.label.length * 14 - 1}
           textAnchor="middle"
+          stroke={bench.paper}
+          strokeWidth={4}
+          paintOrder="stroke"
           fontFamily={fonts.reading}
           fontSize={11.5}
           fontStyle={state.open ? 'italic' : undefined}

@@ -67,7 +67,7 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
               , serial <Reading>{job.machine.serial}</Reading>
             </>
           )}
-          . For {job.customer.name}. Job {job.id}, taken in {job.takenInAt.slice(0, 10)}
+          . For {job.customer.name}. Job {job.id}, taken in <Reading>{job.takenInAt.slice(0, 10)}</Reading>
           {job.closedAt && `, handed back ${job.closedAt.slice(0, 10)}`}.
         </Typography>
         <h2>You told us</h2>
@@ -109,7 +109,7 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
                 {sheet.due.map((d) => (
                   <tr key={d.label}>
                     <td>
-                      <Reading strong>{d.dueOn}</Reading>
+                      <Reading strong>{d.dueOn < sheet.today ? 'now' : d.dueOn}</Reading>
                     </td>
                     <td>{d.label}</td>
                   </tr>

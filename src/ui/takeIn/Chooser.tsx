@@ -3,7 +3,7 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 
 interface Props<T> {
   label: string;
@@ -28,7 +28,13 @@ export function Chooser<T extends { id: number }>({
 }: Props<T>) {
   const [words, setWords] = useState('');
   const [rows, setRows] = useState<T[]>([]);
+  const [rowsFor, setRowsFor] = useState<string | null>(null);
   const [looking, setLooking] = useState(false);
+  const takeFirst = useRef(false);
+  const choose = useRef(onChoose);
+  useEffect(() => {
+    choose.current = onChoose;
+  });
   const address = words.trim() === '' ? null : url(words);
   useEffect(() => {
     if (!address) return;
@@ -39,7 +45,11 @@ export function Chooser<T extends { id: number }>({
         const response = await fetch(address, { signal: stop.signal });
         const found = (await response.json()) as { rows?: T[] };
         setRows(found.rows ?? []);
+        setRowsFor(address);
         setLooking(false);
+        const first = found.rows?.[0];
+        if (takeFirst.current && first) choose.current(first);
+        takeFirst.current = false;
       } catch (error) {
         if ((error as Error).name !== 'AbortError') setLooking(false);
       }
@@ -60,7 +70,15 @@ export function Chooser<T extends { id: number }>({
       getOptionKey={(o) => o.id}
       isOptionEqualToValue={(a, b) => a.id === b.id}
       inputValue={words}
-      onInputChange={(_, value, reason) => reason !== 'selectOption' && setWords(value)}
+      onInputChange={(_, value, reason) => {
+        if (reason === 'input' || reason === 'clear') setWords(value);
+      }}
+      onKeyDown={(event) => {
+        // A scanner types and presses Enter before the answer is here: the first row that comes is taken.
+        if (event.key !== 'Enter' || (rows.length > 0 && !looking && rowsFor === address)) return;
+        event.preventDefault();
+        takeFirst.current = words.trim() !== '';
+      }}
       onChange={(_, value) => value && onChoose(value)}
       autoHighlight
       value={null}

@@ -2,9 +2,10 @@
 
 import { plainToInstance } from 'class-transformer';
 import { validate, type ValidationError } from 'class-validator';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { MachineListView } from '@/shop/machines/dto';
 import { TakeInDto } from '@/shop/takeIn/dto';
+import { draftKeeper } from '../parts/draftKeeper';
 import { send, type Refusal } from '../parts/post';
 
 export interface ModelChoice {
@@ -59,7 +60,22 @@ export const EMPTY: TakeInValues = {
   promisedOn: '',
 };
 
-const FORM = 'take-in';
+/** Where the server names a field otherwise than the form does. */
+const FIELDS: Partial<Record<keyof TakeInValues, string>> = {
+  machine: 'machineId',
+  isNew: 'machineId',
+  modelId: 'newMachine.modelId',
+  serial: 'newMachine.serial',
+  madeYear: 'newMachine.madeYear',
+  hoursPerWeek: 'newMachine.hoursPerWeek',
+  customer: 'customerId',
+  isNewCustomer: 'customerId',
+  name: 'newCustomer.name',
+  phone: 'newCustomer.phone',
+  address: 'newCustomer.address',
+  guess: 'customerDiagnosis',
+  signs: 'arrivalSigns',
+};
 
 /** The take-in form: kept as a draft with every keystroke, checked by the server's own class, sent once. */
 export function useTakeIn(initial: TakeInValues, onDone: (job: number) => void) {
@@ -69,45 +85,33 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number) => void) 
   const [busy, setBusy] = useState(false);
   const [restored, setRestored] = useState(false);
   const key = useRef<{ content: string; key: string } | null>(null);
-  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const [draft] = useState(() => draftKeeper('take-in'));
   const touched = useRef(false);
 
   useEffect(() => {
     let current = true;
     void restore();
     async function restore() {
-      const local = window.localStorage.getItem(FORM);
-      let kept: unknown = local === null ? null : JSON.parse(local);
-      if (kept === null) {
-        const response = await fetch(`/api/v1/drafts/${FORM}`).catch(() => null);
-        kept = response?.ok ? ((await response.json()) as { content: unknown }).content : null;
-      }
+      const kept = (await draft.restore()) as Partial<TakeInValues> | null;
       if (!current || kept === null || touched.current) return;
-      const draft = kept as Partial<TakeInValues>;
-      setValues((v) => ({ ...v, ...draft, machine: v.machine ?? draft.machine ?? null, promisedOn: v.promisedOn }));
+      setValues((v) => ({ ...v, ...kept, machine: v.machine ?? kept.machine ?? null, promisedOn: v.promisedOn }));
       setRestored(true);
     }
     return () => {
       current = false;
     };
-  }, []);
-
-  const keep = useCallback((next: TakeInValues) => {
-    touched.current = true;
-    window.localStorage.setItem(FORM, JSON.stringify(next));
-    if (timer.current) clearTimeout(timer.current);
-    timer.current = setTimeout(() => void send('PUT', `/api/v1/drafts/${FORM}`, { content: next }), 700);
-  }, []);
-
-  const drop = useCallback(() => {
-    if (timer.current) clearTimeout(timer.current);
-    window.localStorage.removeItem(FORM);
-  }, []);
+  }, [draft]);
 
   const set = (change: Partial<TakeInValues>) => {
     const next = { ...values, ...change };
     setValues(next);
-    keep(next);
+    touched.current = true;
+    draft.keep(next);
+    // What was wrong with a field is no longer known once it is changed.
+    const changed = Object.keys(change).map((k) => FIELDS[k as keyof TakeInValues] ?? k);
+    setProblems((p) =>
+      Object.fromEntries(Object.entries(p).filter(([field]) => !changed.some((c) => field.startsWith(c)))),
+    );
   };
 
   return {
@@ -123,8 +127,7 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number) => void) 
     fieldProblem: (field: string): string | undefined =>
       problems[field] ?? Object.entries(problems).find(([name]) => name.startsWith(`${field}[`))?.[1],
     clear() {
-      drop();
-      void send('DELETE', `/api/v1/drafts/${FORM}`);
+      void draft.drop();
       setValues({ ...initial });
       setProblems({});
       setRestored(false);
@@ -141,13 +144,14 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number) => void) 
       setProblems(found);
       if (Object.keys(found).length > 0) return;
       setBusy(true);
+      await draft.settle();
       const sent = await send<{ job: number }>('POST', '/api/v1/jobs', dto);
-      setBusy(false);
       if (sent.ok) {
-        drop();
+        await draft.drop();
         onDone(sent.value.job);
         return;
       }
+      setBusy(false);
       setRefusal(sent.refusal);
       setProblems(Object.fromEntries(sent.refusal.fields.map((f) => [f.field, f.message])));
     },
