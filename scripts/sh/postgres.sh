@@ -5,13 +5,14 @@ STARTED_CLUSTERS=()
 apt_install() {
   local package=$1 why=$2
   say "Installing $package from Debian's packages ($why)"
-  if [ "$(id -u)" = 0 ]; then
-    apt-get update -qq >&2 && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$package" >&2 || die "Could not install $package."
-  elif command -v sudo >/dev/null && sudo -n true 2>/dev/null; then
-    sudo apt-get update -qq >&2 && sudo DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$package" >&2 || die "Could not install $package."
-  else
-    die "$package is missing and this user may not install it. Ask for:  apt-get install --no-install-recommends $package"
+  local how=()
+  if [ "$(id -u)" != 0 ]; then
+    command -v sudo >/dev/null && sudo -n true 2>/dev/null ||
+      die "$package is missing and this user may not install it. Ask for:  apt-get install --no-install-recommends $package"
+    how=(sudo)
   fi
+  { "${how[@]}" apt-get update -qq && "${how[@]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$package"; } >"$STATE/apt.log" 2>&1 ||
+    { tail -5 "$STATE/apt.log" >&2; die "Could not install $package: see .gritkeeper/apt.log"; }
 }
 
 find_postgres() {

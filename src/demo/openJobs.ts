@@ -13,7 +13,7 @@ import { tickRebuild } from '@/shop/tickRebuild/tickRebuild';
 interface Scene {
   person: number;
   machines: { id: number; model_id: number }[];
-  models: { id: number; kind: string }[];
+  models: { id: number; kind: string; dropped_stations: string[] }[];
   today: string;
   random: () => number;
 }
@@ -24,9 +24,10 @@ const K2 = 'upright-brush-motor';
 /** The nine machines on the premises, each brought to where it stands by the shop's own deeds. */
 export async function writeOpenJobs(db: Knex, { person: id, machines, models, today, random }: Scene): Promise<number> {
   const person: Person = { id, name: 'Wren Ostrey', role: 'owner' };
-  const kindOf = new Map(models.map((m) => [m.id, m.kind]));
+  const modelOf = new Map(models.map((m) => [m.id, m]));
   const free = { [K1]: [] as number[], [K2]: [] as number[] } as Record<string, number[]>;
-  for (const m of machines) free[kindOf.get(m.model_id)!]!.push(m.id);
+  const droppedOf = new Map(machines.map((m) => [m.id, modelOf.get(m.model_id)!.dropped_stations]));
+  for (const m of machines) free[modelOf.get(m.model_id)!.kind]!.push(m.id);
   const hex = () => Math.floor(random() * 16).toString(16);
   const key = () => 'xxxxxxxx-xxxx-4xxx-8xxx-xxxxxxxxxxxx'.replace(/x/g, hex);
 
@@ -34,9 +35,12 @@ export async function writeOpenJobs(db: Knex, { person: id, machines, models, to
     kind: string,
     complaints: string[],
     words: string,
-    more: { signs?: string[]; guess?: string; openedBefore?: boolean; promised: number; ago: number },
+    more: { signs?: string[]; guess?: string; openedBefore?: boolean; promised: number; ago: number; needs?: string },
   ) => {
-    const machineId = free[kind]!.splice(Math.floor(random() * free[kind]!.length), 1)[0]!;
+    // A machine that has the station that the story is about.
+    const fit = free[kind]!.filter((id) => !more.needs || !droppedOf.get(id)!.includes(more.needs));
+    const machineId = fit[Math.floor(random() * fit.length)]!;
+    free[kind] = free[kind]!.filter((id) => id !== machineId);
     const { job } = await takeIn(person, {
       key: key(),
       machineId,
@@ -108,7 +112,7 @@ export async function writeOpenJobs(db: Knex, { person: id, machines, models, to
     K1,
     ['stops-after-minutes', 'weak-suction'],
     'It runs ten minutes, dies, and comes back after tea.',
-    { promised: 1, ago: 1 },
+    { needs: 'cut-out', promised: 1, ago: 1 },
   );
   await find(drying, { check: 'bag-or-bin', outcome: 'below-line' }, { check: 'filter-look', outcome: 'filter-caked' });
   await move(drying, 'fit');

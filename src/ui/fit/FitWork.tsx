@@ -101,6 +101,8 @@ function Parts({ desk }: { desk: JobDesk }) {
       ? wanted.has(p.station) || groups.has(p.group)
       : `${p.code} ${p.label} ${p.station}`.toLowerCase().includes(words.toLowerCase()),
   );
+  // What sits where the fault was proved stands first.
+  rows.sort((a, b) => Number(wanted.has(b.station)) - Number(wanted.has(a.station)));
   return (
     <Box component="section" aria-label="Parts">
       <Typography component="h2" variant="h3">

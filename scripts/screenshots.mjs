@@ -1,0 +1,99 @@
+// Takes the pictures of docs/screenshots from a running demonstration: node scripts/screenshots.mjs [address]
+import { chromium } from '@playwright/test';
+
+const base = process.argv[2] ?? 'http://127.0.0.1:4310';
+const folder = 'docs/screenshots';
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+
+async function open(colorScheme, width = 1280, height = 800) {
+  const context = await browser.newContext({ viewport: { width, height }, colorScheme });
+  const page = await context.newPage();
+  await page.goto(`${base}/sign-in`);
+  const shot = (name) => page.screenshot({ path: `${folder}/${name}.png` });
+  const enter = async () => {
+    await page.getByLabel('Name').fill('demo');
+    await page.getByLabel('Passphrase').fill('salt marsh bench');
+    await page.getByRole('button', { name: 'Open the shop' }).click();
+    await page.waitForURL(`${base}/`);
+  };
+  const go = async (path) => {
+    await page.goto(base + path);
+    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(250);
+  };
+  return { page, shot, enter, go };
+}
+
+const day = await open('light');
+await day.shot('sign-in');
+await day.enter();
+await day.go('/');
+await day.shot('bench');
+const job = async (words) => {
+  await day.go('/');
+  const row = day.page.locator('section > div').filter({ hasText: words }).first();
+  return row.locator('a[href^="/jobs/"]').first().getAttribute('href');
+};
+const finding = await job('Run it for seconds');
+const fitting = await job('Rebuild:');
+const proving = await job('Prove:');
+const handing = await job('Call the owner');
+const drying = await job('foam filter');
+const wet = await day.page.locator('a[href^="/jobs/"]').nth(5).getAttribute('href');
+
+await day.go('/take-in');
+await day.page.getByLabel('Tag, serial, owner, phone or model').fill('Staithe bakery');
+await day.page.getByRole('option').first().waitFor();
+await day.page.keyboard.press('Enter');
+await day.page.getByLabel('In their own words').fill('It screams, and the brush has no bite any more.');
+await day.page.getByRole('button', { name: 'Squeals' }).click();
+await day.page.getByRole('button', { name: 'Roll slow, leaves no lines' }).click();
+await day.page.waitForTimeout(900);
+await day.shot('take-in');
+await day.go('/take-in');
+await day.page.getByRole('button', { name: 'Start afresh' }).click();
+
+await day.go(`${finding}/find`);
+await day.shot('find');
+await day.go(`${proving}/find`);
+await day.page.getByRole('button', { name: 'Why Belt broken' }).click();
+await day.page.waitForTimeout(250);
+await day.shot('find-proved');
+await day.go(`${fitting}/fit`);
+await day.shot('fit');
+await day.go(`${drying}/fit`);
+await day.shot('fit-drying');
+await day.go(`${proving}/prove`);
+await day.shot('prove');
+await day.go(`${handing}/hand-back`);
+await day.shot('hand-back');
+await day.go('/machines');
+await day.shot('machines');
+await day.go('/machines/GK-0034');
+await day.shot('machine-card');
+await day.page.locator('a[href$="/hand-back"]').first().click();
+await day.page.getByRole('link', { name: 'Care sheet' }).click();
+await day.page.getByRole('article', { name: 'Care sheet' }).waitFor();
+await day.shot('care-sheet');
+
+const night = await open('dark');
+await night.enter();
+await night.go(`${wet}/find`);
+await night.shot('find-wet-night');
+
+const phone = await open('light', 390, 844);
+await phone.enter();
+await phone.go(`${finding}/find`);
+await phone.shot('find-phone');
+await browser.close();
