@@ -3,12 +3,22 @@ import { log } from './log';
 
 type Handler<C> = (request: Request, context: C) => Promise<Response>;
 
-/** Wraps a route handler: refusals become problem documents (RFC 9457), faults are logged and say what is known. */
+/** Wraps a route handler: every write is logged, refusals become problem documents (RFC 9457), faults are logged and say what is known. */
 export function answer<C>(handler: Handler<C>): Handler<C> {
   return async (request, context) => {
     const requestId = request.headers.get('x-request-id');
+    const started = performance.now();
     try {
-      return await handler(request, context);
+      const response = await handler(request, context);
+      const line = {
+        requestId,
+        method: request.method,
+        url: request.url,
+        status: response.status,
+        ms: Math.round(performance.now() - started),
+      };
+      log[request.method === 'GET' ? 'debug' : 'info'](line, 'done');
+      return response;
     } catch (error) {
       if (error instanceof ProblemError) {
         log.info({ requestId, status: error.status, title: error.title, fields: error.fields }, 'refused');

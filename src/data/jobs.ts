@@ -68,11 +68,22 @@ export async function openJobOf(db: Db, machineId: number): Promise<JobRow | und
 export async function updateJob(
   db: Db,
   id: number,
-  change: Partial<Pick<JobRow, 'stage' | 'place' | 'closed_at' | 'advice'>> & { next_action?: string | null },
+  change: Partial<Pick<JobRow, 'stage' | 'place' | 'closed_at' | 'advice'>>,
 ): Promise<void> {
   await db('job')
     .where({ id })
     .update({ ...change, version: db.raw('version + 1') });
+}
+
+/** The next thing for the hands, kept with the job so that the Bench need not compute it. */
+export async function setNextAction(db: Db, id: number, action: JobRow['next_action']): Promise<void> {
+  await db('job')
+    .where({ id })
+    .update({ next_action: JSON.stringify(action) });
+}
+
+export async function confirmedFaultsOf(db: Db, jobId: number): Promise<string[]> {
+  return db('confirmed_fault').where({ job_id: jobId }).orderBy('fault').pluck('fault');
 }
 
 export async function complaintsOf(db: Db, jobId: number): Promise<string[]> {

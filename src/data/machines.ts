@@ -76,8 +76,11 @@ export async function refreshSearch(db: Db, machineId: number): Promise<void> {
   );
 }
 
-/** The next free tag: one letter group and a running number. */
+const TAG_LOCK = 7_204_114;
+
+/** The next free tag. Tags are given out one at a time, until the transaction ends: two counters never take the same. */
 export async function nextTag(db: Db): Promise<string> {
+  await db.raw('select pg_advisory_xact_lock(?)', [TAG_LOCK]);
   const { rows } = await db.raw(
     `select coalesce(max(substring(tag from '^GK-([0-9]+)$')::integer), 0) + 1 as next from machine where tag ~ '^GK-[0-9]{1,8}$'`,
   );

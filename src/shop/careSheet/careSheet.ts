@@ -1,5 +1,5 @@
 import { database } from '@/data/database';
-import { jobById } from '@/data/jobs';
+import { confirmedFaultsOf, jobById } from '@/data/jobs';
 import { machineById, plansOf } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
 import { knowledge } from '@/knowledge';
@@ -21,7 +21,7 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
     shopSettings(db),
     machineById(db, row.machine_id),
   ]);
-  const confirmed: string[] = await db('confirmed_fault').where({ job_id: jobId }).pluck('fault');
+  const confirmed = await confirmedFaultsOf(db, jobId);
   const faults = confirmed.length > 0 ? confirmed : job.assessment.proved;
   const label = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
   return {

@@ -7,15 +7,12 @@ import { database, type Db } from '@/data/database';
 import { talliesFor } from '@/data/tallies';
 import { knowledge } from '@/knowledge';
 import { ProblemError, refuseIf, type FieldProblem } from '../problem';
+import type { AssessmentView } from '../jobView/dto';
 import { FindingAnswerDto, type FindingRequestDto } from './dto';
 import { readFindings } from './readFindings';
 
-export type LearnedAssessment = Omit<Assessment, 'basis'> & {
-  basis: Assessment['basis'] & { kindJobs: number; modelJobs: number };
-};
-
 /** The engine with the shop's own figures: priors learned from its finished jobs, with how many stand behind them. */
-export async function assessLearned(db: Db, input: AssessInput, modelId: number | null): Promise<LearnedAssessment> {
+export async function assessLearned(db: Db, input: AssessInput, modelId: number | null): Promise<AssessmentView> {
   const tallies = await talliesFor(db, input.kind.id, modelId);
   const learned = new Map(
     [...shippedPriors(knowledge, input.kind, input)].map(([fault, shipped]) => {

@@ -1,7 +1,7 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { database, type Db } from '@/data/database';
 import { claimDeed } from '@/data/deeds';
-import { insertTimeline, lockJob, updateJob, type JobRow } from '@/data/jobs';
+import { insertTimeline, lockJob, setNextAction, updateJob, type JobRow } from '@/data/jobs';
 import { machineById, modelById, type MachineRow, type ModelRow } from '@/data/machines';
 import { kindById } from '@/knowledge';
 import type { Person } from '../access/person';
@@ -51,9 +51,7 @@ export async function jobDeed(
     await work({ db, person, job, machine, model, kind: kindById(model.kind), tell });
     await updateJob(db, jobId, {});
     const view = await jobView(db, jobId);
-    await db('job')
-      .where({ id: jobId })
-      .update({ next_action: JSON.stringify(nextActionOf(view)) });
+    await setNextAction(db, jobId, nextActionOf(view));
     return view;
   });
 }

@@ -1,3 +1,5 @@
+import type { Assessment } from '@/core/diagnosis/assess';
+
 /** Everything that the screens of one job show, as plain data. */
 export interface JobView {
   id: number;
@@ -64,35 +66,7 @@ export interface ProofView {
   note: string;
 }
 
-export interface AssessmentView {
-  faults: {
-    id: string;
-    probability: number;
-    prior: number;
-    proved: boolean;
-    suspect: boolean;
-    evidence: { finding: string; logOdds: number }[];
-  }[];
-  explanations: { faults: string[]; probability: number }[];
-  next: {
-    check: string;
-    minutes: number;
-    openingMinutes: number;
-    saving: number;
-    why: { outcomes: string[]; probability: number; topFault: string | null; topProbability: number }[];
-    heldBackBy: string[];
-  }[];
-  proved: string[];
-  readings: {
-    check: string;
-    condition?: string | undefined;
-    value: number;
-    readAs: { outcome: string; probability: number }[];
-  }[];
-  explained: { complaint: string; by: string[] }[];
-  finished: boolean;
-  open: string[];
-  minutesSpent: number;
-  cautions: string[];
-  basis: { method: 'exact' | 'sampled'; standardError: number; covered: number; kindJobs: number; modelJobs: number };
-}
+/** The odds as they stand, with how many of the shop's own jobs stand behind them. */
+export type AssessmentView = Omit<Assessment, 'basis'> & {
+  basis: Assessment['basis'] & { kindJobs: number; modelJobs: number };
+};

@@ -1,5 +1,4 @@
-import { searchCustomers } from '@/data/customers';
-import { customerById } from '@/data/customers';
+import { customerById, searchCustomers } from '@/data/customers';
 import { database } from '@/data/database';
 import {
   jobsOf,

@@ -2,7 +2,7 @@ import type { Kind } from '@/core/diagnosis/knowledge';
 import { customerById, insertCustomer } from '@/data/customers';
 import { database, type Db } from '@/data/database';
 import { claimDeed, deleteDraft, storeDeedAnswer } from '@/data/deeds';
-import { insertArrivalSigns, insertComplaints, insertJob, insertTimeline, openJobOf } from '@/data/jobs';
+import { insertArrivalSigns, insertComplaints, insertJob, insertTimeline, openJobOf, setNextAction } from '@/data/jobs';
 import { insertMachine, machineById, modelById, nextTag, refreshSearch, type ModelRow } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
 import { kindById, knowledge } from '@/knowledge';
@@ -62,9 +62,7 @@ export async function takeIn(person: Person, dto: TakeInDto): Promise<{ job: num
     });
     await refreshSearch(db, machineId);
     const view = await jobView(db, jobId);
-    await db('job')
-      .where({ id: jobId })
-      .update({ next_action: JSON.stringify(nextActionOf(view)) });
+    await setNextAction(db, jobId, nextActionOf(view));
     await deleteDraft(db, person.id, TAKE_IN_DRAFT);
     const answer = { job: jobId, tag: view.machine.tag };
     await storeDeedAnswer(db, dto.key, answer);
@@ -110,8 +108,6 @@ function idProblems(kind: Kind, dto: TakeInDto): FieldProblem[] {
 
 async function newMachine(db: Db, dto: TakeInDto, customerId: number): Promise<number> {
   const m = dto.newMachine!;
-  // Tags are given out one at a time: two counters must not take the same number.
-  await db.raw('select pg_advisory_xact_lock(7204114)');
   return insertMachine(db, {
     tag: await nextTag(db),
     model_id: m.modelId,

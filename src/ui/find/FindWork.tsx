@@ -40,7 +40,10 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   useHotkeys('escape', () => setPinned(null));
 
   const record = async (answered: Answered[], stay: boolean) => {
-    if (await act('record-findings', { findings: answered })) setPinned(stay ? (answered[0]?.check ?? null) : null);
+    const before = pinned;
+    if (!(await act('record-findings', { findings: answered }))) return;
+    // What was picked while the answer was on its way stays picked.
+    setPinned((now) => (now !== before ? now : stay ? (answered[0]?.check ?? null) : null));
   };
   const next = assessment.next.find((n) => n.check === current) ?? null;
 

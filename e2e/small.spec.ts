@@ -1,0 +1,113 @@
+import { expect, test } from '@playwright/test';
+import { putOnBench, signIn, takeInStranger } from './bench';
+
+test.beforeEach(async ({ page, baseURL }) => signIn(page, baseURL!));
+
+test('the rest of a check is answered with one key, and each line can be taken back', async ({ page }) => {
+  await takeInStranger(page, {
+    model: /Tussock Level 2/,
+    name: 'Sable Gathorne',
+    words: 'Rattles.',
+    complaints: ['Rattles'],
+  });
+  await putOnBench(page, 'Sole plate off, look');
+  await page.getByRole('button', { name: /^.*little$/ }).click();
+  const log = page.getByRole('region', { name: 'Findings so far' });
+  await expect(log.getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByRole('region', { name: 'Check on the bench' }).getByRole('heading')).toHaveText(
+    'Sole plate off, look',
+  );
+  await page.keyboard.press('0');
+  await expect(log.getByRole('listitem')).toHaveCount(4);
+  await expect(log).toContainText('Sole plate off, look, object: none');
+  await page.getByRole('button', { name: 'Take back: Sole plate off, look, hair' }).click();
+  await expect(log.getByRole('listitem').first().locator('p').first()).toHaveCSS(
+    'text-decoration-line',
+    'line-through',
+  );
+  // A station of the board narrows the list of faults to itself.
+  await page.getByRole('button', { name: /^end caps/ }).click();
+  await expect(page.getByRole('region', { name: 'Odds of the faults' })).toContainText('At this station');
+  await page.getByRole('button', { name: 'All stations' }).click();
+  await expect(page.getByRole('region', { name: 'Odds of the faults' })).toContainText('Likely faults');
+});
+
+test('a wait clock sends the machine to the rack, holds it back from Prove, and is seen on the bench', async ({
+  page,
+}) => {
+  await takeInStranger(page, {
+    model: /Mirefield Bellows/,
+    name: 'Ulla Fennock',
+    words: 'Weak.',
+    complaints: ['Weak suction'],
+  });
+  await putOnBench(page, 'Pre-motor filter');
+  await page.getByRole('button', { name: 'caked' }).click();
+  await page.getByRole('button', { name: 'To Fit' }).click();
+  const waits = page.getByRole('region', { name: 'Waits' });
+  await waits.getByLabel('What').fill('foam, rinsed');
+  await waits.getByLabel('Hours').fill('0');
+  await waits.getByRole('button', { name: 'Start' }).click();
+  await expect(waits.getByText('At least 0.1 h.')).toBeVisible();
+  await waits.getByLabel('Hours').fill('20');
+  await waits.getByRole('button', { name: 'Start' }).click();
+  await expect(waits).toContainText(/Drying: foam, rinsed, (20 h 0|19 h 59) min left/);
+  await page.getByRole('button', { name: 'To Prove' }).click();
+  await expect(page.getByText('A wait is still running: end it first.')).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('region', { name: 'Dries or cures' })).toContainText('Ulla Fennock');
+  await expect(page.getByRole('region', { name: 'Dries or cures' })).toContainText('drying rack');
+});
+
+test('the lamp stays as it was left', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Night bench' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-bench', 'dark');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-bench', 'dark');
+  await page.getByRole('button', { name: 'Day bench' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-bench', 'light');
+});
+
+test('on paper the care sheet stands alone, black on white', async ({ page }) => {
+  await page.goto('/machines');
+  await page.goto('/jobs/1/care-sheet');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('banner')).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+  await expect(page.getByRole('article', { name: 'Care sheet' })).toHaveCSS('background-color', 'rgb(255, 255, 255)');
+  const pdf = await page.pdf({ preferCSSPageSize: true });
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+  // One page: the sheet's own page objects.
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+});
+
+test('the machines are paged and searched', async ({ page }) => {
+  await page.goto('/machines');
+  await expect(page.getByRole('status')).toHaveText('1 to 50 of more');
+  await page.getByRole('link', { name: 'Next page' }).click();
+  await expect(page.getByRole('status')).toHaveText(/^51 to /);
+  await page.getByLabel('Search machines').fill('ferry terminal');
+  await expect(page.getByRole('region', { name: 'Machines found' }).getByRole('row').nth(1)).toContainText(
+    'ferry terminal',
+  );
+  await page.getByLabel('Search machines').fill('nothing answers to this');
+  await expect(page.getByText('No machine answers to')).toBeVisible();
+});
+
+test('what is not here says so, with a way on', async ({ page }) => {
+  for (const path of ['/machines/GK-9999', '/jobs/999999', '/jobs/abc/find', '/jobs/1/dreaming']) {
+    const response = await page.goto(path);
+    expect(response!.status(), path).toBe(404);
+    await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();
+  }
+});
+
+test('scripts and markup in every field stay words', async ({ page }) => {
+  const nasty = `<img src=x onerror="window.hurt=1"> '; drop table job; -- رائحة 🧹`;
+  await takeInStranger(page, { model: /Hollin Gannet/, name: nasty, words: nasty, complaints: ['Dead'] });
+  await expect(page.getByRole('complementary')).toContainText(nasty);
+  await page.goto(`/machines?q=${encodeURIComponent('drop table')}`);
+  await expect(page.getByRole('region', { name: 'Machines found' })).toContainText(nasty);
+  expect(await page.evaluate(() => 'hurt' in window)).toBe(false);
+});
