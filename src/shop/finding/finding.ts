@@ -1,4 +1,4 @@
-import { assess, type Assessment, type AssessInput } from '@/core/diagnosis/assess';
+import { assess, type AssessInput } from '@/core/diagnosis/assess';
 import { shippedPriors } from '@/core/diagnosis/compileKind';
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { learnPrior } from '@/core/diagnosis/learnPriors';

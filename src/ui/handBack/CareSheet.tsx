@@ -15,7 +15,9 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
   const { job } = sheet;
   return (
     <>
-      <GlobalStyles styles={{ '@page': { size: sheet.paper, margin: '14mm' } }} />
+      <GlobalStyles
+        styles={{ '@page': { size: sheet.paper, margin: '12mm' }, '@media print': { html: { fontSize: '80%' } } }}
+      />
       <Box className="no-print" sx={{ display: 'flex', gap: 1, mb: 1.5 }}>
         <Button variant="contained" onClick={() => window.print()}>
           Print

@@ -10,7 +10,7 @@ export function useNow(startIso: string, everyMs = 15_000): number {
     tick();
     const timer = setInterval(tick, everyMs);
     return () => clearInterval(timer);
-  }, [everyMs]);
+  }, [startIso, everyMs]);
   return now;
 }
 
