@@ -204,6 +204,20 @@ describe('cautions', () => {
   });
 });
 
+test('a rare sign counts as explained when nothing else is a serious rival', () => {
+  // A caked felt is a rare cause of no suction at all: alone it explains it, beside a likely clog it does not.
+  const felt: Answer = { check: 'filter-look', outcome: 'felt-caked' };
+  expect(find(K2, ['no-suction'], [felt]).finished).toBe(false);
+  const clear: Answer[] = [
+    { check: 'hose-drop', outcome: 'falls-through' },
+    { check: 'wand-look', outcome: 'wand-clear' },
+    { check: 'head-duct-look', outcome: 'duct-clear' },
+    { check: 'filter-look', outcome: 'filter-clean' },
+    { check: 'bag-or-bin', outcome: 'below-line' },
+  ];
+  expect(find(K2, ['no-suction'], [felt, ...clear]).finished).toBe(true);
+});
+
 describe('a symptom has a cause', () => {
   test('a tripped cut-out alone does not finish; with the caked filter it does', () => {
     const tripped = find(K1, ['stops-after-minutes'], [{ check: 'breaker-reset', outcome: 'clicked' }]);

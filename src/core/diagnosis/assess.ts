@@ -3,7 +3,7 @@ import { classifyReading, referencesOf, type References } from './classifyReadin
 import { compileKind, type CompiledFinding, type CompiledKind, type PriorOptions } from './compileKind';
 import { evidenceFor } from './evidenceFor';
 import { explanations } from './explanations';
-import type { Aspect, Check, Fault, Kind, Knowledge } from './knowledge';
+import type { Aspect, Check, Kind, Knowledge } from './knowledge';
 import type { Observation } from './network';
 import { posterior } from './posterior';
 import type { Posterior } from './posteriorResult';
@@ -107,7 +107,7 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
   const cautions = cautionsInForce(compiled, input);
   const explained = input.complaints.map((complaint) => ({
     complaint,
-    by: [...proved].filter((id) => explains(compiled.faults[compiled.faultIndex.get(id)!]!, complaint)),
+    by: provedFor(compiled, proved, complaint, result.marginals),
   }));
   const rootProved = (id: string) => {
     const fault = compiled.faults[compiled.faultIndex.get(id)!]!;
@@ -149,9 +149,25 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
   };
 }
 
-/** A proved fault accounts for a complaint when it usually or often shows as that complaint. */
-function explains(fault: Fault, complaint: string): boolean {
-  return fault.complaints.some((c) => c.complaint === complaint && !['rarely', 'never'].includes(c.strength));
+/** Below this no unproved fault is a serious rival for a complaint. Common practice, no source. */
+const NO_RIVAL = 0.1;
+
+/**
+ * Proved faults that account for a complaint: those that show as it at least sometimes; one that does so only rarely
+ * counts when nothing unproved is a serious rival.
+ */
+function provedFor(
+  compiled: CompiledKind,
+  proved: ReadonlySet<string>,
+  complaint: string,
+  odds: Float64Array,
+): string[] {
+  const linked = compiled.faults.flatMap((fault, i) => {
+    const link = fault.complaints.find((c) => c.complaint === complaint);
+    return link && link.strength !== 'never' ? [{ id: fault.id, strength: link.strength, odds: odds[i]! }] : [];
+  });
+  const rival = linked.some((l) => !proved.has(l.id) && l.odds >= NO_RIVAL);
+  return linked.filter((l) => proved.has(l.id) && (l.strength !== 'rarely' || !rival)).map((l) => l.id);
 }
 
 function checkById(compiled: CompiledKind, id: string): Check {

@@ -147,10 +147,14 @@ export function compileKind(knowledge: Knowledge, kind: Kind, options: PriorOpti
   };
 }
 
+/** An outcome that shows a fault directly is hardly ever seen without it. */
+const MOST_PROVING_LEAK = 0.003;
+
 function leakOf(aspect: Aspect): number[] {
-  const abnormal = aspect.outcomes
-    .slice(1)
-    .map((o) => aspect.leak?.[o.id] ?? DEFAULT_LEAK / (aspect.outcomes.length - 1));
+  const abnormal = aspect.outcomes.slice(1).map((o) => {
+    const leak = aspect.leak?.[o.id] ?? DEFAULT_LEAK / (aspect.outcomes.length - 1);
+    return o.proves ? Math.min(leak, MOST_PROVING_LEAK) : leak;
+  });
   return [1 - abnormal.reduce((a, b) => a + b, 0), ...abnormal];
 }
 

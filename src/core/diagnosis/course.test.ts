@@ -70,7 +70,7 @@ describe.each(knowledge.kinds.map((k) => [k.id, k] as const))(
   'the proposed course on machines drawn from %s',
   (_, kind) => {
     const random = seededRandom(kind.number);
-    const runs = Array.from({ length: 14 }, () => follow(random, kind));
+    const runs = Array.from({ length: 20 }, () => follow(random, kind));
 
     test('ends with a proved cause, in a handful of checks', () => {
       const finished = runs.filter((r) => r.result.finished);

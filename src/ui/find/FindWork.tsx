@@ -72,6 +72,11 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
         }}
       >
         <Box sx={{ display: 'grid', gap: 1.5, minWidth: 0 }}>
+          {current && !closed && current === proposed && (next?.saving ?? 0) <= 0 && (
+            <Notice title="No check is worth its minutes any more.">
+              <Typography variant="body2">Fit what is most likely and run it, or look further below.</Typography>
+            </Notice>
+          )}
           {current && !closed ? (
             <CheckCard
               key={current}
