@@ -76,7 +76,7 @@ async function resetPlans({ db, machine, job, kind }: DeedScene, view: JobView):
     const done = isDoneBy(item, view);
     const before = standing.get(item.id);
     if (before && !done) continue;
-    // A first visit starts every plan: what was not done is due from today, as nobody knows when it last was.
+    // A first visit starts every plan: nobody knows when an item was last done, so its interval counts from today.
     await putPlan(db, { machine_id: machine.id, item: item.id, last_done_on: today, due_on: addDays(today, days) });
   }
 }
