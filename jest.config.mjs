@@ -23,7 +23,7 @@ const config = {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!tinyqueue)'],
+  transformIgnorePatterns: ['/node_modules/(?!tinyqueue|stemmer)'],
   testTimeout: 30000,
 };
 

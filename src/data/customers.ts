@@ -1,4 +1,5 @@
 import type { Db } from './database';
+import { rankedCustomers } from './search';
 
 export interface CustomerRow {
   id: number;
@@ -7,27 +8,136 @@ export interface CustomerRow {
   phone: string;
   email: string;
   address: string;
+  standing: string;
+  version: number;
+  merged_into: number | null;
 }
 
-export async function searchCustomers(
-  db: Db,
-  words: string,
-  limit: number,
-): Promise<(CustomerRow & { machines: number })[]> {
+export interface SiteRow {
+  id: number;
+  customer_id: number;
+  label: string;
+  address: string;
+  note: string;
+  version: number;
+}
+
+export interface ContactRow {
+  id: number;
+  customer_id: number;
+  name: string;
+  phone: string;
+  email: string;
+  task: string;
+  version: number;
+}
+
+const COLUMNS = [
+  'id',
+  'kind',
+  'name',
+  'phone',
+  'email',
+  'address',
+  'standing',
+  'version',
+  'merged_into',
+] as const satisfies (keyof CustomerRow)[];
+
+export type CustomerListRow = CustomerRow & { machines: number };
+
+/** Customers that answer to the words, best first; all by name when there are none. Paged. */
+export async function searchCustomers(db: Db, words: string, limit: number, offset = 0): Promise<CustomerListRow[]> {
   const query = db('customer')
-    .select('id', 'kind', 'name', 'phone', 'email', 'address')
-    .select({ machines: db('machine').count().whereRaw('machine.customer_id = customer.id') })
-    .limit(limit);
-  for (const word of words.toLowerCase().split(/\s+/).filter(Boolean))
-    query.whereRaw(`lower(name || ' ' || phone) like ?`, [`%${word.replace(/[\\%_]/g, '\\$&')}%`]);
-  return query.orderBy('name');
+    .select(...COLUMNS)
+    .select({
+      machines: db('machine').count().whereRaw('machine.customer_id = customer.id').whereNull('machine.merged_into'),
+    });
+  if (words.trim() === '')
+    return query.whereNull('merged_into').orderBy('name').orderBy('id').limit(limit).offset(offset);
+  const ids = await rankedCustomers(db, words, limit, offset);
+  return query.whereIn('id', ids).orderByRaw('array_position(?::bigint[], id)', [ids]);
 }
 
-export async function insertCustomer(db: Db, row: Omit<CustomerRow, 'id'>): Promise<number> {
+export async function insertCustomer(
+  db: Db,
+  row: Omit<CustomerRow, 'id' | 'standing' | 'version' | 'merged_into'> & { standing?: string },
+): Promise<number> {
   const [inserted] = await db('customer').insert(row).returning('id');
+  await refreshCustomerSearch(db, inserted.id);
   return inserted.id;
 }
 
 export async function customerById(db: Db, id: number): Promise<CustomerRow | undefined> {
-  return db('customer').where({ id }).first('id', 'kind', 'name', 'phone', 'email', 'address');
+  return db('customer')
+    .where({ id })
+    .first(...COLUMNS);
+}
+
+export async function lockCustomer(db: Db, id: number): Promise<CustomerRow | undefined> {
+  return db('customer')
+    .where({ id })
+    .forUpdate()
+    .first(...COLUMNS);
+}
+
+export async function updateCustomer(
+  db: Db,
+  id: number,
+  change: Partial<Pick<CustomerRow, 'kind' | 'name' | 'phone' | 'email' | 'address' | 'standing' | 'merged_into'>>,
+): Promise<void> {
+  await db('customer')
+    .where({ id })
+    .update({ ...change, version: db.raw('version + 1') });
+  await refreshCustomerSearch(db, id);
+}
+
+/** The search words of a customer and of every machine of theirs. */
+export async function refreshCustomerSearch(db: Db, id: number): Promise<void> {
+  await db.raw('select refresh_customer_search(?)', [id]);
+  await db.raw('select refresh_machine_search(id) from machine where customer_id = ?', [id]);
+}
+
+export async function sitesOf(db: Db, customerId: number): Promise<SiteRow[]> {
+  return db('site').where({ customer_id: customerId }).orderBy('label');
+}
+
+export async function contactsOf(db: Db, customerId: number): Promise<ContactRow[]> {
+  return db('contact').where({ customer_id: customerId }).orderBy('name');
+}
+
+export async function siteById(db: Db, id: number): Promise<SiteRow | undefined> {
+  return db('site').where({ id }).first();
+}
+
+/** Adds a row of a customer, or changes the one with this id. @returns whether it was there */
+async function putOf<T extends { customer_id: number }>(
+  db: Db,
+  table: 'site' | 'contact',
+  id: number | null,
+  row: T,
+): Promise<boolean> {
+  if (id === null) await db(table).insert(row);
+  else {
+    const changed = await db(table)
+      .where({ id, customer_id: row.customer_id })
+      .update({ ...row, version: db.raw('version + 1') });
+    if (changed === 0) return false;
+  }
+  await refreshCustomerSearch(db, row.customer_id);
+  return true;
+}
+
+export function putSite(db: Db, id: number | null, row: Omit<SiteRow, 'id' | 'version'>): Promise<boolean> {
+  return putOf(db, 'site', id, row);
+}
+
+export function putContact(db: Db, id: number | null, row: Omit<ContactRow, 'id' | 'version'>): Promise<boolean> {
+  return putOf(db, 'contact', id, row);
+}
+
+/** Everything of one customer becomes another's. */
+export async function moveCustomerRows(db: Db, from: number, to: number): Promise<void> {
+  for (const table of ['machine', 'job', 'site', 'contact'])
+    await db(table).where({ customer_id: from }).update({ customer_id: to });
 }

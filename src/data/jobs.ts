@@ -3,6 +3,9 @@ import type { Db } from './database';
 export type Stage = 'take-in' | 'find' | 'agree' | 'strip' | 'fit' | 'prove' | 'hand-back' | 'closed';
 export type Place = 'bench' | 'rack' | 'parts-shelf' | 'door-shelf';
 
+export type EverWet = 'not-asked' | 'no' | 'yes' | 'unknown';
+export type WarrantyChoice = 'none' | 'repair-here' | 'authorised';
+
 export interface JobRow {
   id: number;
   machine_id: number;
@@ -12,6 +15,14 @@ export interface JobRow {
   words: string;
   customer_diagnosis: string | null;
   opened_before: boolean;
+  opened_by: string;
+  picked_up: string;
+  ever_wet: EverWet;
+  accessories: string[];
+  warranty_choice: WarrantyChoice;
+  comeback_of: number | null;
+  person_id: number | null;
+  bench_no: number;
   promised_on: string;
   taken_in_at: Date;
   closed_at: Date | null;
@@ -35,9 +46,21 @@ export interface FindingRow {
 
 export async function insertJob(
   db: Db,
-  row: Pick<JobRow, 'machine_id' | 'customer_id' | 'words' | 'customer_diagnosis' | 'opened_before' | 'promised_on'> & {
-    taken_in_by: number;
-  },
+  row: Pick<
+    JobRow,
+    | 'machine_id'
+    | 'customer_id'
+    | 'words'
+    | 'customer_diagnosis'
+    | 'opened_before'
+    | 'opened_by'
+    | 'picked_up'
+    | 'ever_wet'
+    | 'accessories'
+    | 'warranty_choice'
+    | 'comeback_of'
+    | 'promised_on'
+  > & { taken_in_by: number },
 ): Promise<number> {
   const [inserted] = await db('job').insert(row).returning('id');
   return inserted.id;
@@ -46,6 +69,36 @@ export async function insertJob(
 export async function insertComplaints(db: Db, jobId: number, complaints: string[]): Promise<void> {
   if (complaints.length)
     await db('job_complaint').insert(complaints.map((complaint) => ({ job_id: jobId, complaint })));
+}
+
+export async function replaceComplaints(db: Db, jobId: number, complaints: string[]): Promise<void> {
+  await db('job_complaint').where({ job_id: jobId }).whereNotIn('complaint', complaints).delete();
+  await db('job_complaint')
+    .insert(complaints.map((complaint) => ({ job_id: jobId, complaint })))
+    .onConflict()
+    .ignore();
+}
+
+/** The job that was closed last on this machine, within so many days. */
+export async function lastClosedJob(db: Db, machineId: number, days: number): Promise<{ id: number } | undefined> {
+  return db('job')
+    .where({ machine_id: machineId })
+    .where('closed_at', '>', db.raw(`now() - ? * interval '1 day'`, [days]))
+    .orderBy('closed_at', 'desc')
+    .first('id');
+}
+
+export interface ConditionMark {
+  station: string;
+  text: string;
+}
+
+export async function insertConditionMarks(db: Db, jobId: number, marks: ConditionMark[]): Promise<void> {
+  if (marks.length) await db('condition_mark').insert(marks.map((m) => ({ job_id: jobId, ...m })));
+}
+
+export async function conditionMarksOf(db: Db, jobId: number): Promise<ConditionMark[]> {
+  return db('condition_mark').where({ job_id: jobId }).orderBy('id').select('station', 'text');
 }
 
 export async function insertArrivalSigns(db: Db, jobId: number, signs: string[]): Promise<void> {
@@ -68,7 +121,23 @@ export async function openJobOf(db: Db, machineId: number): Promise<JobRow | und
 export async function updateJob(
   db: Db,
   id: number,
-  change: Partial<Pick<JobRow, 'stage' | 'place' | 'closed_at' | 'advice'>>,
+  change: Partial<
+    Pick<
+      JobRow,
+      | 'stage'
+      | 'place'
+      | 'bench_no'
+      | 'person_id'
+      | 'closed_at'
+      | 'advice'
+      | 'promised_on'
+      | 'words'
+      | 'customer_diagnosis'
+      | 'accessories'
+      | 'picked_up'
+      | 'opened_by'
+    >
+  >,
 ): Promise<void> {
   await db('job')
     .where({ id })
@@ -227,6 +296,38 @@ export async function endWait(db: Db, jobId: number): Promise<boolean> {
   return (await db('wait').where({ job_id: jobId }).whereNull('ended_at').update({ ended_at: db.fn.now() })) > 0;
 }
 
+/**
+ * Rings the clocks that have run out: each once, whichever server is first. The time is the database's own.
+ * @returns the waits that rang now
+ */
+export async function ringWaits(
+  db: Db,
+): Promise<{ id: number; job_id: number; kind: WaitRow['kind']; what: string }[]> {
+  return db('wait')
+    .whereIn(
+      'id',
+      db('wait')
+        .select('id')
+        .whereNull('ended_at')
+        .whereNull('rang_at')
+        .where('ends_at', '<=', db.fn.now())
+        .limit(100)
+        .forUpdate()
+        .skipLocked(),
+    )
+    .update({ rang_at: db.fn.now() })
+    .returning(['id', 'job_id', 'kind', 'what']);
+}
+
+/** Milliseconds until the next clock runs out, or null when none runs. */
+export async function nextRingMs(db: Db): Promise<number | null> {
+  const row = await db('wait')
+    .whereNull('ended_at')
+    .whereNull('rang_at')
+    .first<{ ms: number | null }>(db.raw('(extract(epoch from min(ends_at) - now()) * 1000)::float8 as ms'));
+  return row?.ms ?? null;
+}
+
 export interface ProofRow {
   item: string;
   result: 'pass' | 'fail';
@@ -274,6 +375,7 @@ export async function openJobs(db: Db, limit: number) {
     .join('model', 'model.id', 'machine.model_id')
     .join('customer', 'customer.id', 'job.customer_id')
     .leftJoin('wait', (on) => on.on('wait.job_id', 'job.id').andOnNull('wait.ended_at'))
+    .leftJoin('person', 'person.id', 'job.person_id')
     .whereNull('job.closed_at')
     .orderBy('job.promised_on')
     .orderBy('job.id')
@@ -281,8 +383,13 @@ export async function openJobs(db: Db, limit: number) {
     .select<
       {
         id: number;
+        version: number;
         stage: Stage;
         place: Place;
+        bench_no: number;
+        person_id: number | null;
+        person: string | null;
+        comeback_of: number | null;
         promised_on: string;
         taken_in_at: Date;
         next_action: { text: string; minutes: number } | null;
@@ -295,12 +402,18 @@ export async function openJobs(db: Db, limit: number) {
         wait_what: string | null;
         wait_started_at: Date | null;
         wait_ends_at: Date | null;
+        wait_rang_at: Date | null;
         complaints: string[] | null;
       }[]
     >(
       'job.id',
+      'job.version',
       'job.stage',
       'job.place',
+      'job.bench_no',
+      'job.person_id',
+      { person: 'person.name' },
+      'job.comeback_of',
       'job.promised_on',
       'job.taken_in_at',
       'job.next_action',
@@ -313,6 +426,7 @@ export async function openJobs(db: Db, limit: number) {
       { wait_what: 'wait.what' },
       { wait_started_at: 'wait.started_at' },
       { wait_ends_at: 'wait.ends_at' },
+      { wait_rang_at: 'wait.rang_at' },
       db.raw('(select array_agg(complaint order by complaint) from job_complaint where job_id = job.id) as complaints'),
     );
 }

@@ -1,4 +1,13 @@
 import type { Db } from './database';
+import { rankedMachines } from './search';
+
+/** A station that this model has and its kind does not: on which line, after which station. */
+export interface AddedStation {
+  line: string;
+  after: string;
+  id: string;
+  label: string;
+}
 
 export interface ModelRow {
   id: number;
@@ -7,7 +16,13 @@ export interface ModelRow {
   kind: string;
   mains_v: number;
   dropped_stations: string[];
+  added_stations: AddedStation[];
   warranty_months: number;
+  belts: string[];
+  bearings: string[];
+  filters: string[];
+  note: string;
+  version: number;
 }
 
 export interface MachineRow {
@@ -15,12 +30,16 @@ export interface MachineRow {
   tag: string;
   model_id: number;
   customer_id: number;
+  site_id: number | null;
   serial: string;
   made_year: number | null;
+  purchased_on: string | null;
+  warranty_until: string | null;
   pets: boolean;
   hours_per_week: number;
   note: string;
   next_due_on: string | null;
+  merged_into: number | null;
   version: number;
 }
 
@@ -38,14 +57,39 @@ export interface MachineListRow {
   next_due_on: string | null;
   open_job: number | null;
   last_job_at: Date | null;
+  phone: string;
 }
 
-export async function models(db: Db): Promise<ModelRow[]> {
-  return db('model').orderBy(['maker', 'name']);
+export async function models(db: Db): Promise<(ModelRow & { machines: number })[]> {
+  return db('model')
+    .select('model.*')
+    .select({ machines: db('machine').count().whereRaw('model_id = model.id').whereNull('merged_into') })
+    .orderBy(['maker', 'name']);
 }
 
 export async function modelById(db: Db, id: number): Promise<ModelRow | undefined> {
   return db('model').where({ id }).first();
+}
+
+export async function lockModel(db: Db, id: number): Promise<ModelRow | undefined> {
+  return db('model').where({ id }).forUpdate().first();
+}
+
+/** Adds a model, or changes the one with this id. @returns its id, or null when another has its maker and name */
+export async function putModel(
+  db: Db,
+  id: number | null,
+  row: Omit<ModelRow, 'id' | 'version'>,
+): Promise<number | null> {
+  const same = await db('model').where({ maker: row.maker, name: row.name }).first('id');
+  if (same && same.id !== id) return null;
+  const stored = { ...row, added_stations: JSON.stringify(row.added_stations) };
+  if (id === null) return (await db('model').insert(stored).returning('id'))[0].id;
+  await db('model')
+    .where({ id })
+    .update({ ...stored, version: db.raw('version + 1') });
+  await db.raw('select refresh_machine_search(id) from machine where model_id = ?', [id]);
+  return id;
 }
 
 export async function machineById(db: Db, id: number): Promise<MachineRow | undefined> {
@@ -56,24 +100,71 @@ export async function machineByTag(db: Db, tag: string): Promise<MachineRow | un
   return db('machine').where({ tag: tag.toUpperCase() }).first();
 }
 
+export async function lockMachine(db: Db, id: number): Promise<MachineRow | undefined> {
+  return db('machine').where({ id }).forUpdate().first();
+}
+
+/** The tag under which a machine is found now: its own, or that of the one it was merged into. */
+export async function tagNow(db: Db, tag: string): Promise<string | undefined> {
+  const row = await db('machine')
+    .leftJoin('machine as kept', 'kept.id', 'machine.merged_into')
+    .where('machine.tag', tag.toUpperCase())
+    .first({ own: 'machine.tag', kept: 'kept.tag' });
+  return row && (row.kept ?? row.own);
+}
+
+export async function updateMachine(
+  db: Db,
+  id: number,
+  change: Partial<
+    Pick<
+      MachineRow,
+      | 'model_id'
+      | 'customer_id'
+      | 'site_id'
+      | 'serial'
+      | 'made_year'
+      | 'purchased_on'
+      | 'warranty_until'
+      | 'pets'
+      | 'hours_per_week'
+      | 'note'
+      | 'merged_into'
+    >
+  >,
+): Promise<void> {
+  await db('machine')
+    .where({ id })
+    .update({ ...change, version: db.raw('version + 1') });
+  await refreshSearch(db, id);
+}
+
+/** Everything that happened to one machine becomes another's; its plans stay where they are later due. */
+export async function moveMachineRows(db: Db, from: number, to: number): Promise<void> {
+  for (const table of ['job', 'timeline', 'fitted_part', 'meter_reading', 'photograph'])
+    await db(table).where({ machine_id: from }).update({ machine_id: to });
+  await db.raw(
+    `insert into plan (machine_id, item, last_done_on, due_on) select ?, item, last_done_on, due_on from plan where machine_id = ?
+     on conflict (machine_id, item) do update set last_done_on = greatest(plan.last_done_on, excluded.last_done_on),
+       due_on = case when excluded.last_done_on > plan.last_done_on then excluded.due_on else plan.due_on end`,
+    [to, from],
+  );
+  await db('plan').where({ machine_id: from }).delete();
+}
+
 export async function insertMachine(
   db: Db,
-  row: Pick<MachineRow, 'tag' | 'model_id' | 'customer_id' | 'serial' | 'made_year' | 'pets' | 'hours_per_week'>,
+  row: Pick<MachineRow, 'tag' | 'model_id' | 'customer_id' | 'serial' | 'made_year' | 'pets' | 'hours_per_week'> &
+    Partial<Pick<MachineRow, 'site_id' | 'purchased_on' | 'warranty_until'>>,
 ): Promise<number> {
   const [inserted] = await db('machine').insert(row).returning('id');
   await refreshSearch(db, inserted.id);
   return inserted.id;
 }
 
-/** What the search box looks through: tag, serial, maker, model, owner, phone, the last job's words. */
+/** What the search box looks through: tag, serial, maker, model, owner, phone, site, the last job's words. */
 export async function refreshSearch(db: Db, machineId: number): Promise<void> {
-  await db.raw(
-    `update machine set search = lower(concat_ws(' ', machine.tag, machine.serial, model.maker, model.name, customer.name,
-       customer.phone, (select words from job where job.machine_id = machine.id order by taken_in_at desc limit 1)))
-     from model, customer
-     where model.id = machine.model_id and customer.id = machine.customer_id and machine.id = ?`,
-    [machineId],
-  );
+  await db.raw('select refresh_machine_search(?)', [machineId]);
 }
 
 const TAG_LOCK = 7_204_114;
@@ -102,23 +193,40 @@ function listQuery(db: Db) {
       'model.kind',
       { owner: 'customer.name' },
       { owner_kind: 'customer.kind' },
+      'customer.phone',
       'machine.next_due_on',
       { open_job: 'open_job.id' },
       db.raw('(select max(taken_in_at) from job where job.machine_id = machine.id) as last_job_at'),
     );
 }
 
-/** Machines whose search text holds every word; the exact tag first, then by likeness. Paged. */
+/** Machines that answer to the words, best first; the newest when there are none. Paged. */
 export async function searchMachines(db: Db, words: string, limit: number, offset: number): Promise<MachineListRow[]> {
-  const query = listQuery(db).limit(limit).offset(offset);
-  const parts = words.toLowerCase().split(/\s+/).filter(Boolean);
-  for (const word of parts) query.where('machine.search', 'like', `%${word.replace(/[\\%_]/g, '\\$&')}%`);
-  if (parts.length > 0)
-    query.orderByRaw('(lower(machine.tag) = ?) desc, word_similarity(?, machine.search) desc', [
-      words.trim().toLowerCase(),
-      words.trim().toLowerCase(),
-    ]);
-  return query.orderBy('machine.id', 'desc');
+  if (words.trim() === '')
+    return listQuery(db).whereNull('machine.merged_into').orderBy('machine.id', 'desc').limit(limit).offset(offset);
+  const ids = await rankedMachines(db, words, limit, offset);
+  return listQuery(db).whereIn('machine.id', ids).orderByRaw('array_position(?::bigint[], machine.id)', [ids]);
+}
+
+export async function machinesOfCustomer(db: Db, customerId: number, limit: number): Promise<MachineListRow[]> {
+  return listQuery(db)
+    .where('machine.customer_id', customerId)
+    .whereNull('machine.merged_into')
+    .orderBy('machine.id', 'desc')
+    .limit(limit);
+}
+
+/** Other machines that may be the same one: the same serial, or model and owner. */
+export async function alikeMachines(db: Db, machine: MachineRow): Promise<MachineListRow[]> {
+  return listQuery(db)
+    .whereNull('machine.merged_into')
+    .whereNot('machine.id', machine.id)
+    .where((w) => {
+      w.where({ 'machine.model_id': machine.model_id, 'machine.customer_id': machine.customer_id });
+      if (machine.serial !== '') w.orWhereRaw('lower(machine.serial) = lower(?)', [machine.serial]);
+    })
+    .orderByRaw('(lower(machine.serial) = lower(?)) desc, machine.id', [machine.serial])
+    .limit(6);
 }
 
 export async function machineListRow(db: Db, id: number): Promise<MachineListRow | undefined> {
@@ -151,19 +259,48 @@ export async function partAges(db: Db, machineId: number) {
     .select<{ station: string; at: Date }[]>('station', db.raw('max(at) as at'));
 }
 
-/** What happened to a machine, newest first. `before` pages through. */
-export async function timelineOf(db: Db, machineId: number, limit: number, before?: number) {
+export interface TimelineRow {
+  id: number;
+  at: Date;
+  what: string;
+  text: string;
+  job_id: number | null;
+  person: string | null;
+}
+
+/** What happened to a machine, newest first: of some sorts, with some words. `before` pages through. */
+export async function timelineOf(
+  db: Db,
+  machineId: number,
+  limit: number,
+  { before, what, words }: { before?: number; what?: string[]; words?: string } = {},
+): Promise<TimelineRow[]> {
   const query = db('timeline')
     .leftJoin('person', 'person.id', 'timeline.person_id')
     .where('timeline.machine_id', machineId)
     .orderBy('timeline.at', 'desc')
     .orderBy('timeline.id', 'desc')
-    .limit(limit);
+    .limit(limit)
+    .select<TimelineRow[]>('timeline.id', 'timeline.at', 'timeline.what', 'timeline.text', 'timeline.job_id', {
+      person: 'person.name',
+    });
   if (before !== undefined)
     query.whereRaw('(timeline.at, timeline.id) < (select at, id from timeline where id = ?)', [before]);
-  return query.select<
-    { id: number; at: Date; what: string; text: string; job_id: number | null; person: string | null }[]
-  >('timeline.id', 'timeline.at', 'timeline.what', 'timeline.text', 'timeline.job_id', { person: 'person.name' });
+  if (what && what.length > 0) query.whereIn('timeline.what', what);
+  for (const word of (words ?? '').split(/\s+/).filter(Boolean))
+    query.whereRaw(`search_words(timeline.text) like '%' || search_words(?) || '%'`, [word]);
+  return query;
+}
+
+export async function insertMeterReading(
+  db: Db,
+  row: { machine_id: number; job_id: number | null; hours: number; person_id: number },
+): Promise<void> {
+  await db('meter_reading').insert(row);
+}
+
+export async function meterReadingsOf(db: Db, machineId: number): Promise<{ hours: number; at: Date }[]> {
+  return db('meter_reading').where({ machine_id: machineId }).orderBy('at', 'desc').limit(200).select('hours', 'at');
 }
 
 /** Readings of a machine over all its jobs, oldest first, for the chart. */
@@ -184,18 +321,15 @@ export async function readingsOf(db: Db, machineId: number) {
 }
 
 export async function jobsOf(db: Db, machineId: number) {
-  return db('job')
-    .where({ machine_id: machineId })
-    .orderBy('taken_in_at', 'desc')
-    .limit(50)
-    .select<
-      { id: number; stage: string; taken_in_at: Date; closed_at: Date | null; words: string; faults: string[] | null }[]
-    >(
-      'id',
-      'stage',
-      'taken_in_at',
-      'closed_at',
-      'words',
-      db.raw('(select array_agg(fault order by fault) from confirmed_fault where job_id = job.id) as faults'),
-    );
+  return db('job').where({ machine_id: machineId }).orderBy('taken_in_at', 'desc').limit(50).select<
+    {
+      id: number;
+      stage: string;
+      taken_in_at: Date;
+      closed_at: Date | null;
+      words: string;
+      comeback_of: number | null;
+      faults: string[] | null;
+    }[]
+  >('id', 'stage', 'comeback_of', 'taken_in_at', 'closed_at', 'words', db.raw('(select array_agg(fault order by fault) from confirmed_fault where job_id = job.id) as faults'));
 }

@@ -7,15 +7,82 @@ export interface PersonRow {
   role: 'owner' | 'technician' | 'counter';
   passphrase_hash: string;
   locked_at: Date | null;
+  version: number;
 }
 
 export async function personBySignIn(db: Db, signIn: string): Promise<PersonRow | undefined> {
   return db('person').whereRaw('lower(sign_in) = lower(?)', [signIn]).first();
 }
 
-export async function insertPerson(db: Db, row: Omit<PersonRow, 'id' | 'locked_at'>): Promise<number> {
+export async function insertPerson(db: Db, row: Omit<PersonRow, 'id' | 'locked_at' | 'version'>): Promise<number> {
   const [inserted] = await db('person').insert(row).returning('id');
   return inserted.id;
+}
+
+export async function people(db: Db): Promise<(PersonRow & { sessions: number; last_seen_at: Date | null })[]> {
+  return db('person')
+    .leftJoin('session', (on) =>
+      on.on('session.person_id', 'person.id').andOnVal('session.expires_at', '>', db.fn.now()),
+    )
+    .groupBy('person.id')
+    .orderBy('person.name')
+    .select('person.*', db.raw('count(session.id)::integer as sessions, max(session.last_seen_at) as last_seen_at'));
+}
+
+/** Names of those who may be given work, for choosing. */
+export async function workers(db: Db): Promise<{ id: number; name: string; role: PersonRow['role'] }[]> {
+  return db('person').whereNull('locked_at').orderBy('name').select('id', 'name', 'role');
+}
+
+export async function lockPerson(db: Db, id: number): Promise<PersonRow | undefined> {
+  return db('person').where({ id }).forUpdate().first();
+}
+
+export async function updatePerson(
+  db: Db,
+  id: number,
+  change: Partial<Pick<PersonRow, 'name' | 'role' | 'locked_at' | 'passphrase_hash'>>,
+): Promise<void> {
+  await db('person')
+    .where({ id })
+    .update({ ...change, version: db.raw('version + 1') });
+}
+
+/** Owners who can sign in; held until the transaction ends, so that the last one cannot be locked twice at once. */
+export async function lockOwners(db: Db): Promise<number[]> {
+  return db('person').where({ role: 'owner' }).whereNull('locked_at').orderBy('id').forUpdate().pluck('id');
+}
+
+export interface SessionRow {
+  id: number;
+  agent: string;
+  created_at: Date;
+  last_seen_at: Date;
+  expires_at: Date;
+}
+
+export async function sessionsOf(db: Db, personId: number): Promise<SessionRow[]> {
+  return db('session')
+    .where({ person_id: personId })
+    .where('expires_at', '>', db.fn.now())
+    .orderBy('last_seen_at', 'desc')
+    .limit(50)
+    .select('id', 'agent', 'created_at', 'last_seen_at', 'expires_at');
+}
+
+/** Ends one session of a person, or all of them. @returns how many ended */
+export async function endSessions(db: Db, personId: number, id?: number): Promise<number> {
+  const query = db('session').where({ person_id: personId });
+  if (id !== undefined) query.where({ id });
+  return query.delete();
+}
+
+/** Marks a session as used, at most once a minute. */
+export async function touchSession(db: Db, tokenHash: Buffer): Promise<void> {
+  await db('session')
+    .where({ token_hash: tokenHash })
+    .where('last_seen_at', '<', db.raw(`now() - interval '1 minute'`))
+    .update({ last_seen_at: db.fn.now() });
 }
 
 export type SessionPerson = Pick<PersonRow, 'id' | 'name' | 'role'>;

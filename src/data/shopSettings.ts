@@ -6,14 +6,37 @@ export interface ShopRow {
   mains_v: number;
   currency: string;
   paper: 'A4' | 'Letter';
+  benches: number;
+  version: number;
 }
 
-const DEFAULTS: ShopRow = { name: 'Our shop', zone: 'UTC', mains_v: 120, currency: 'USD', paper: 'A4' };
+const DEFAULTS: ShopRow = {
+  name: 'Our shop',
+  zone: 'UTC',
+  mains_v: 120,
+  currency: 'USD',
+  paper: 'A4',
+  benches: 2,
+  version: 1,
+};
+
+const COLUMNS = ['name', 'zone', 'mains_v', 'currency', 'paper', 'benches', 'version'] as const;
 
 export async function shopSettings(db: Db): Promise<ShopRow> {
-  return (await db('shop').first('name', 'zone', 'mains_v', 'currency', 'paper')) ?? DEFAULTS;
+  return (await db('shop').first(...COLUMNS)) ?? DEFAULTS;
 }
 
-export async function insertShop(db: Db, row: ShopRow): Promise<void> {
+export async function insertShop(db: Db, row: Omit<ShopRow, 'benches' | 'version'>): Promise<void> {
   await db('shop').insert(row);
+}
+
+export async function lockShop(db: Db): Promise<ShopRow> {
+  await db('shop').insert(DEFAULTS).onConflict('only_one').ignore();
+  return (await db('shop')
+    .forUpdate()
+    .first(...COLUMNS))!;
+}
+
+export async function updateShop(db: Db, change: Partial<Omit<ShopRow, 'version'>>): Promise<void> {
+  await db('shop').update({ ...change, version: db.raw('version + 1') });
 }

@@ -7,7 +7,9 @@ export interface ArrivalSign {
   id: string;
   label: string;
   /** Caution that it puts in force. */
-  raises?: string;
+  raises: string;
+  /** Check that is made first because of it, where the kind has it. */
+  firstCheck?: string;
   note: string;
 }
 
@@ -16,19 +18,69 @@ export const arrivalSigns: ArrivalSign[] = [
     id: 'wet',
     label: 'Wet, mud or rust',
     raises: 'wet-signs',
+    firstCheck: 'wet-signs',
     note: 'No power until opened, dried and insulation-tested.',
   },
   {
     id: 'burnt',
     label: 'Burnt smell or heat marks',
     raises: 'burnt-smell',
+    firstCheck: 'sole-plate-look',
     note: 'No power until the cause is found.',
   },
-  { id: 'cord', label: 'Cord damaged', raises: 'damaged-cord', note: 'Out of use until the cord is replaced.' },
-  { id: 'screws', label: 'Screws missing', note: 'Missing on arrival: owed to the owner, not lost here.' },
-  { id: 'handle', label: 'Handle loose', note: 'Push it home before anything is judged.' },
-  { id: 'mould', label: 'Mould', raises: 'mould-dust', note: 'Mask and gloves, under extraction.' },
+  {
+    id: 'cord',
+    label: 'Cord damaged',
+    raises: 'damaged-cord',
+    firstCheck: 'cord-look',
+    note: 'Out of use until the cord is replaced.',
+  },
+  {
+    id: 'screws',
+    label: 'Screws missing',
+    raises: 'screws-missing',
+    firstCheck: 'frame-look',
+    note: 'Missing on arrival: owed to the owner, not lost here.',
+  },
+  {
+    id: 'handle',
+    label: 'Handle loose',
+    raises: 'loose-handle',
+    firstCheck: 'handle-seated',
+    note: 'Push it home before anything is judged.',
+  },
+  {
+    id: 'battery',
+    label: 'Battery swollen',
+    raises: 'lithium-pack',
+    note: 'Take the pack off outside if that goes without force; never charge it.',
+  },
+  {
+    id: 'mould',
+    label: 'Mould',
+    raises: 'mould-dust',
+    firstCheck: 'filter-look',
+    note: 'Mask and gloves, under extraction.',
+  },
 ];
+
+/** What comes with a machine and must go home with it. Common practice, no source. */
+export const accessoryNames = [
+  'hose',
+  'wand',
+  'floor tool',
+  'crevice tool',
+  'upholstery brush',
+  'power nozzle',
+  'bin',
+  'bag',
+  'charger',
+  'battery',
+  'key',
+] as const;
+
+/** What is seen on a part before anybody here touched it. */
+export const conditionWords = ['cracked', 'scratched', 'missing', 'taped', 'bent', 'worn'] as const;
 
 /** A check of the rebuild, done before Prove. Common practice, no source. */
 export interface RebuildStep {

@@ -90,4 +90,23 @@ export const cautions: Caution[] = [
     when: 'filters or parts were washed',
     text: 'A damp filter blocks, smells and wets the motor. Dry a full day unless weighed or felt dry.',
   },
+  {
+    id: 'lithium-pack',
+    label: 'Battery swollen',
+    when: 'a pack is swollen, dented, hot or leaking',
+    text: 'Do not charge, press or open it. Outside, in a fire-safe box, to a proper collection point.',
+    holdsBackPower: true,
+  },
+  {
+    id: 'screws-missing',
+    label: 'Screws missing',
+    when: 'a machine comes with covers that somebody did not close',
+    text: 'Covers may drop and bare live parts. Plug out, look for what else was left open before it is run.',
+  },
+  {
+    id: 'loose-handle',
+    label: 'Handle loose',
+    when: 'the handle moves in its seat',
+    text: 'Cord and switch wires run through it: look for chafed insulation, and push it home before anything is judged.',
+  },
 ];

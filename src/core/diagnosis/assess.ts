@@ -71,7 +71,12 @@ export interface NextAction {
 const WORTH_REPAIRING = 0.25;
 
 /** Cautions that hold back everything that needs power. */
-const POWER_CAUTIONS: ReadonlySet<string> = new Set(['wet-signs', 'burnt-smell', 'damaged-cord']);
+export const POWER_CAUTIONS: ReadonlySet<string> = new Set([
+  'wet-signs',
+  'burnt-smell',
+  'damaged-cord',
+  'lithium-pack',
+]);
 
 /** The aspect of a check that an answer belongs to. */
 export function aspectOf(check: Check, answer: Answer): Aspect | undefined {

@@ -1,9 +1,11 @@
 import type { Knex } from 'knex';
 import { up as house } from './001_house';
+import { up as counter } from './002_counter';
 
 /** Steps in order; a step that has run is never changed. */
 const steps: Record<string, string> = {
   '001_house': house,
+  '002_counter': counter,
 };
 
 /** Migrations as a static map: no files are read when they run. */

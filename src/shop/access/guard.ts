@@ -1,5 +1,5 @@
 import { database } from '@/data/database';
-import { personByApiToken, personBySession, type SessionPerson } from '@/data/people';
+import { personByApiToken, personBySession, touchSession, type SessionPerson } from '@/data/people';
 import { tokenHash } from './secrets';
 
 export const SESSION_COOKIE = 'gk_session';
@@ -37,7 +37,9 @@ export async function guard(knock: Knock): Promise<Verdict> {
   if (isWrite && !isSameOrigin(knock)) return { refuse: 403, because: 'Writes are taken from our own pages only.' };
   if (OPEN.has(knock.path)) return { pass: 'open' };
   if (!knock.cookie) return { refuse: 401, because: 'Sign in first.' };
-  const person = await personBySession(database(), tokenHash(knock.cookie));
+  const hash = tokenHash(knock.cookie);
+  const person = await personBySession(database(), hash);
+  if (person) await touchSession(database(), hash);
   return person ? { pass: 'person', person } : { refuse: 401, because: 'The session has ended: sign in again.' };
 }
 

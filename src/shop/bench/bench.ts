@@ -1,5 +1,6 @@
 import { database } from '@/data/database';
 import { openJobs } from '@/data/jobs';
+import { workers } from '@/data/people';
 import { shopSettings } from '@/data/shopSettings';
 import { dayInZone, dayStart } from '../settings/day';
 import type { BenchView } from './dto';
@@ -11,7 +12,7 @@ const STRIP_DAYS = 4;
 /** The machines on the premises with what each waits for and the next thing for the hands. */
 export async function bench(): Promise<BenchView> {
   const db = database();
-  const [jobs, shop] = await Promise.all([openJobs(db, MOST_STRIPS), shopSettings(db)]);
+  const [jobs, shop, people] = await Promise.all([openJobs(db, MOST_STRIPS), shopSettings(db), workers(db)]);
   const now = new Date();
   const today = dayInZone(now, shop.zone);
   return {
@@ -19,8 +20,14 @@ export async function bench(): Promise<BenchView> {
     days: Array.from({ length: STRIP_DAYS + 1 }, (_, i) => dayStart(today, i, shop.zone)),
     now: now.toISOString(),
     zone: shop.zone,
+    benches: shop.benches,
+    people: people.filter((p) => p.role !== 'counter').map((p) => ({ id: p.id, name: p.name })),
     strips: jobs.map((j) => ({
       job: j.id,
+      version: j.version,
+      benchNo: j.bench_no,
+      person: j.person_id ? { id: j.person_id, name: j.person ?? '' } : null,
+      comeback: j.comeback_of !== null,
       stage: j.stage,
       place: j.place,
       tag: j.tag,
@@ -37,6 +44,7 @@ export async function bench(): Promise<BenchView> {
             what: j.wait_what ?? '',
             startedAt: j.wait_started_at!.toISOString(),
             endsAt: j.wait_ends_at!.toISOString(),
+            rang: j.wait_rang_at !== null,
           }
         : null,
       late: j.promised_on < today,

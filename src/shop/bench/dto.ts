@@ -1,5 +1,9 @@
 export interface BenchStrip {
   job: number;
+  version: number;
+  benchNo: number;
+  person: { id: number; name: string } | null;
+  comeback: boolean;
   stage: string;
   place: string;
   tag: string;
@@ -10,7 +14,7 @@ export interface BenchStrip {
   promisedOn: string;
   takenInAt: string;
   next: { text: string; minutes: number } | null;
-  wait: { kind: string; what: string; startedAt: string; endsAt: string } | null;
+  wait: { kind: string; what: string; startedAt: string; endsAt: string; rang: boolean } | null;
   late: boolean;
 }
 
@@ -20,5 +24,7 @@ export interface BenchView {
   /** The days of the strip, each with the instant at which it starts in the shop's zone. */
   days: { date: string; startsAt: string }[];
   now: string;
+  benches: number;
+  people: { id: number; name: string }[];
   zone: string;
 }

@@ -1,10 +1,12 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
+import { setActor } from '@/data/audit';
 import { database, type Db } from '@/data/database';
 import { claimDeed } from '@/data/deeds';
 import { insertTimeline, lockJob, setNextAction, updateJob, type JobRow } from '@/data/jobs';
 import { machineById, modelById, type MachineRow, type ModelRow } from '@/data/machines';
 import { kindById } from '@/knowledge';
 import type { Person } from '../access/person';
+import { allow, type DeedName } from '../access/roles';
 import type { JobView } from '../jobView/dto';
 import { jobView } from '../jobView/jobView';
 import { nextActionOf } from '../jobView/nextAction';
@@ -25,16 +27,18 @@ export interface DeedScene {
 
 /**
  * Does one thing to a job: one transaction, once per key, based on the version that the sender saw.
- * @throws ProblemError 404; 409 with the current job when somebody changed it meanwhile or it is closed
+ * @throws ProblemError 403 when the role may not; 404; 409 with the current job when somebody changed it meanwhile or it is closed
  */
 export async function jobDeed(
-  deed: string,
+  deed: DeedName,
   person: Person,
   jobId: number,
   dto: JobDeedDto,
   work: (scene: DeedScene) => Promise<void>,
 ): Promise<JobView> {
+  allow(person, deed);
   return database().transaction(async (db) => {
+    await setActor(db, person.id, deed);
     if (await claimDeed(db, dto.key, person.id, `${deed}:${jobId}`)) return jobView(db, jobId);
     const job = await lockJob(db, jobId);
     if (!job) throw notFound('This job');

@@ -1,4 +1,5 @@
 import type { Assessment } from '@/core/diagnosis/assess';
+import type { PhotographView } from '../photographs/dto';
 
 /** Everything that the screens of one job show, as plain data. */
 export interface JobView {
@@ -6,7 +7,19 @@ export interface JobView {
   version: number;
   stage: 'take-in' | 'find' | 'agree' | 'strip' | 'fit' | 'prove' | 'hand-back' | 'closed';
   place: string;
+  benchNo: number;
+  personId: number | null;
   words: string;
+  pickedUp: string;
+  everWet: 'not-asked' | 'no' | 'yes' | 'unknown';
+  openedBy: string;
+  accessories: string[];
+  marks: { station: string; text: string }[];
+  photographs: PhotographView[];
+  warranty: { until: string | null; choice: 'none' | 'repair-here' | 'authorised'; inForce: boolean };
+  comebackOf: number | null;
+  /** Checks that the state on arrival asks for first and that are not answered yet. */
+  firstChecks: string[];
   customerDiagnosis: string | null;
   openedBefore: boolean;
   promisedOn: string;
@@ -24,8 +37,10 @@ export interface JobView {
     mainsV: number;
     droppedStations: string[];
     nextDueOn: string | null;
+    note: string;
+    addedStations: { line: string; after: string; id: string; label: string }[];
   };
-  customer: { id: number; name: string; kind: string; phone: string };
+  customer: { id: number; name: string; kind: string; phone: string; standing: string };
   complaints: string[];
   arrivalSigns: string[];
   clearedCautions: { caution: string; how: string; at: string; by: string }[];
@@ -40,6 +55,7 @@ export interface JobView {
   partAgeDays: Record<string, number>;
   past: { id: number; takenInAt: string; faults: string[]; words: string }[];
   currency: string;
+  zone: string;
 }
 
 export interface FindingView {

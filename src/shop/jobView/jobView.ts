@@ -8,6 +8,7 @@ import {
   arrivalSignsOf,
   clearedCautionsOf,
   complaintsOf,
+  conditionMarksOf,
   findingsOf,
   fittedPartsOf,
   jobById,
@@ -17,12 +18,15 @@ import {
   waitsOf,
 } from '@/data/jobs';
 import { jobsOf, machineById, modelById, partAges } from '@/data/machines';
+import { photographsOfJob } from '@/data/photographs';
 import { shopSettings } from '@/data/shopSettings';
 import { kindById, knowledge } from '@/knowledge';
 import { arrivalSigns, rebuildSteps } from '@/knowledge/bench';
 import { assessLearned } from '../finding/finding';
 import { readFindings } from '../finding/readFindings';
+import { photographView } from '../photographs/photographs';
 import { notFound } from '../problem';
+import { dayInZone } from '../settings/day';
 import type { JobView } from './dto';
 import { proofItems } from './proofItems';
 
@@ -65,7 +69,9 @@ export async function jobView(db: Db, id: number): Promise<JobView> {
       ...(f.condition ? { condition: f.condition } : {}),
     })),
   );
-  const raised = arrivalSigns.flatMap((s) => (s.raises && signs.includes(s.id) ? [s.raises] : []));
+  const seen = arrivalSigns.filter((s) => signs.includes(s.id));
+  // A machine that was ever wet, by the owner's own word, is treated as one that is.
+  const raised = [...new Set([...seen.map((s) => s.raises), ...(job.ever_wet === 'yes' ? ['wet-signs'] : [])])];
   const input: AssessInput = {
     kind,
     mainsV: model.mains_v,
@@ -89,12 +95,34 @@ export async function jobView(db: Db, id: number): Promise<JobView> {
     ),
   ]);
   const now = Date.now();
+  const checked = new Set(inForce.map((f) => f.check_id));
+  const firstChecks = [...seen.map((s) => s.firstCheck), ...(job.ever_wet === 'yes' ? ['wet-signs'] : [])].filter(
+    (c): c is string => c !== undefined && !checked.has(c),
+  );
+  const today = dayInZone(new Date(), shop.zone);
   return {
     id: job.id,
     version: job.version,
     stage: job.stage,
     place: job.place,
+    benchNo: job.bench_no,
+    personId: job.person_id,
     words: job.words,
+    pickedUp: job.picked_up,
+    everWet: job.ever_wet,
+    openedBy: job.opened_by,
+    accessories: job.accessories,
+    marks: await conditionMarksOf(db, id),
+    photographs: (await photographsOfJob(db, id)).map(photographView),
+    warranty: {
+      until: machine.warranty_until,
+      choice: job.warranty_choice,
+      inForce: machine.warranty_until !== null && machine.warranty_until >= today,
+    },
+    comebackOf: job.comeback_of,
+    firstChecks: [...new Set(firstChecks)].filter((c) =>
+      assessment.next.some((n) => n.check === c && n.heldBackBy.length === 0),
+    ),
     customerDiagnosis: job.customer_diagnosis,
     openedBefore: job.opened_before,
     promisedOn: job.promised_on,
@@ -112,8 +140,16 @@ export async function jobView(db: Db, id: number): Promise<JobView> {
       mainsV: model.mains_v,
       droppedStations: model.dropped_stations,
       nextDueOn: machine.next_due_on,
+      note: machine.note,
+      addedStations: model.added_stations,
     },
-    customer: { id: customer.id, name: customer.name, kind: customer.kind, phone: customer.phone },
+    customer: {
+      id: customer.id,
+      name: customer.name,
+      kind: customer.kind,
+      phone: customer.phone,
+      standing: customer.standing,
+    },
     complaints,
     arrivalSigns: signs,
     clearedCautions: cleared.map((c) => ({ ...c, at: c.at.toISOString() })),
@@ -174,6 +210,7 @@ export async function jobView(db: Db, id: number): Promise<JobView> {
       .slice(0, 6)
       .map((p) => ({ id: p.id, takenInAt: p.taken_in_at.toISOString(), faults: p.faults ?? [], words: p.words })),
     currency: shop.currency,
+    zone: shop.zone,
   };
 }
 

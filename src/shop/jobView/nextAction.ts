@@ -17,7 +17,10 @@ export function nextActionOf(view: JobView): NextAction | null {
       const fault = faultById.get(view.assessment.proved[0]!)!;
       return { text: fault.repair.label, minutes: fault.repair.minutes };
     }
-    const next = view.assessment.next.find((n) => n.heldBackBy.length === 0);
+    const first = view.firstChecks[0];
+    const next =
+      view.assessment.next.find((n) => n.check === first) ??
+      view.assessment.next.find((n) => n.heldBackBy.length === 0);
     if (!next) return { text: 'Decide what to do', minutes: 5 };
     const repaired = faultById.get(next.check.replace('repair:', ''));
     return {

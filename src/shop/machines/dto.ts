@@ -1,3 +1,5 @@
+import type { PhotographView } from '../photographs/dto';
+
 export interface MachineListView {
   id: number;
   tag: string;
@@ -10,10 +12,22 @@ export interface MachineListView {
   nextDueOn: string | null;
   openJob: number | null;
   lastJobAt: string | null;
+  phone: string;
+}
+
+export interface TimelineView {
+  id: number;
+  at: string;
+  what: string;
+  text: string;
+  job: number | null;
+  by: string | null;
 }
 
 export interface MachineCardView {
   id: number;
+  version: number;
+  modelId: number;
   tag: string;
   serial: string;
   maker: string;
@@ -21,17 +35,40 @@ export interface MachineCardView {
   kind: string;
   mainsV: number;
   droppedStations: string[];
+  addedStations: { line: string; after: string; id: string; label: string }[];
+  belts: string[];
+  bearings: string[];
+  filters: string[];
+  siteId: number | null;
+  purchasedOn: string | null;
+  warrantyUntil: string | null;
+  /** Tag of the machine whose book this one is part of now. */
+  mergedInto: string | null;
   madeYear: number | null;
   pets: boolean;
   hoursPerWeek: number;
   note: string;
   nextDueOn: string | null;
   openJob: number | null;
-  customer: { name: string; kind: string; phone: string; address: string };
+  customer: { id: number; name: string; kind: string; phone: string; address: string; standing: string };
+  sites: { id: number; label: string }[];
   plans: { item: string; label: string; station: string | null; lastDoneOn: string; dueOn: string; overdue: boolean }[];
   partAgeDays: Record<string, number>;
-  timeline: { id: number; at: string; what: string; text: string; job: number | null; by: string | null }[];
-  jobs: { id: number; stage: string; takenInAt: string; closedAt: string | null; words: string; faults: string[] }[];
+  timeline: TimelineView[];
+  jobs: {
+    id: number;
+    stage: string;
+    takenInAt: string;
+    closedAt: string | null;
+    words: string;
+    faults: string[];
+    comebackOf: number | null;
+  }[];
+  meter: { hours: number; at: string }[];
+  photographs: PhotographView[];
+  /** Other tags that may be the same machine. */
+  alike: { tag: string; maker: string; model: string; serial: string; owner: string }[];
   readings: { item: string; before: number | null; after: number; unit: string; at: string }[];
   today: string;
+  zone: string;
 }

@@ -1,22 +1,30 @@
-import { customerById, searchCustomers } from '@/data/customers';
-import { database } from '@/data/database';
+import { customerById, sitesOf } from '@/data/customers';
+import { database, type Db } from '@/data/database';
 import {
+  alikeMachines,
   jobsOf,
   machineByTag,
+  machineById,
   machineListRow,
+  meterReadingsOf,
   modelById,
   models,
   partAges,
   plansOf,
   readingsOf,
   searchMachines,
+  tagNow,
   timelineOf,
+  type TimelineRow,
 } from '@/data/machines';
+import { openJobOf } from '@/data/jobs';
+import { photographsOfMachine } from '@/data/photographs';
 import { shopSettings } from '@/data/shopSettings';
 import { planItems } from '@/knowledge/plans';
+import { photographView } from '../photographs/photographs';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
-import type { MachineCardView, MachineListView } from './dto';
+import type { MachineCardView, MachineListView, TimelineView } from './dto';
 
 const PAGE = 50;
 const DAY = 86_400_000;
@@ -37,38 +45,73 @@ export async function findMachines(words: string, page = 0): Promise<{ rows: Mac
       nextDueOn: r.next_due_on,
       openJob: r.open_job,
       lastJobAt: r.last_job_at?.toISOString() ?? null,
+      phone: r.phone,
     })),
     more: rows.length > PAGE,
   };
 }
 
-export async function findCustomers(words: string) {
-  return searchCustomers(database(), words, 8);
+export async function listModels() {
+  return (await models(database())).map((m) => ({
+    id: m.id,
+    maker: m.maker,
+    name: m.name,
+    kind: m.kind,
+    warrantyMonths: m.warranty_months,
+    addedStations: m.added_stations,
+    droppedStations: m.dropped_stations,
+  }));
 }
 
-export async function listModels() {
-  return (await models(database())).map((m) => ({ id: m.id, maker: m.maker, name: m.name, kind: m.kind }));
+function timelineView(t: TimelineRow): TimelineView {
+  return { id: t.id, at: t.at.toISOString(), what: t.what, text: t.text, job: t.job_id, by: t.person };
+}
+
+const TIMELINE_PAGE = 60;
+
+/** One page of a machine's timeline, newest first, of some sorts and with some words. @throws ProblemError 404 */
+export async function machineTimeline(
+  tag: string,
+  filter: { what?: string[]; words?: string; before?: number },
+): Promise<{ rows: TimelineView[]; more: boolean }> {
+  const db = database();
+  const machine = await machineByTag(db, tag);
+  if (!machine) throw notFound(`Machine ${tag}`);
+  const rows = await timelineOf(db, machine.id, TIMELINE_PAGE + 1, filter);
+  return { rows: rows.slice(0, TIMELINE_PAGE).map(timelineView), more: rows.length > TIMELINE_PAGE };
 }
 
 /** Everything about one machine. @throws ProblemError 404 */
 export async function machineCard(tag: string): Promise<MachineCardView> {
-  const db = database();
+  return machineCardOf(database(), tag);
+}
+
+/** The same inside a transaction. @throws ProblemError 404 */
+export async function machineCardOf(db: Db, tag: string): Promise<MachineCardView> {
   const machine = await machineByTag(db, tag);
   if (!machine) throw notFound(`Machine ${tag}`);
-  const [row, model, customer, plans, ages, timeline, jobs, readings, shop] = await Promise.all([
-    machineListRow(db, machine.id),
-    modelById(db, machine.model_id),
-    customerById(db, machine.customer_id),
-    plansOf(db, machine.id),
-    partAges(db, machine.id),
-    timelineOf(db, machine.id, 60),
-    jobsOf(db, machine.id),
-    readingsOf(db, machine.id),
-    shopSettings(db),
-  ]);
+  const [row, model, customer, plans, ages, timeline, jobs, readings, shop, sites, meter, photographs, alike, kept] =
+    await Promise.all([
+      machineListRow(db, machine.id),
+      modelById(db, machine.model_id),
+      customerById(db, machine.customer_id),
+      plansOf(db, machine.id),
+      partAges(db, machine.id),
+      timelineOf(db, machine.id, TIMELINE_PAGE),
+      jobsOf(db, machine.id),
+      readingsOf(db, machine.id),
+      shopSettings(db),
+      sitesOf(db, machine.customer_id),
+      meterReadingsOf(db, machine.id),
+      photographsOfMachine(db, machine.id, 24),
+      alikeMachines(db, machine),
+      machine.merged_into === null ? undefined : machineById(db, machine.merged_into),
+    ]);
   const today = dayInZone(new Date(), shop.zone);
   return {
     id: machine.id,
+    version: machine.version,
+    modelId: machine.model_id,
     tag: machine.tag,
     serial: machine.serial,
     maker: model!.maker,
@@ -76,13 +119,29 @@ export async function machineCard(tag: string): Promise<MachineCardView> {
     kind: model!.kind,
     mainsV: model!.mains_v,
     droppedStations: model!.dropped_stations,
+    addedStations: model!.added_stations,
+    belts: model!.belts,
+    bearings: model!.bearings,
+    filters: model!.filters,
+    siteId: machine.site_id,
+    purchasedOn: machine.purchased_on,
+    warrantyUntil: machine.warranty_until,
+    mergedInto: kept?.tag ?? null,
     madeYear: machine.made_year,
     pets: machine.pets,
     hoursPerWeek: machine.hours_per_week,
     note: machine.note,
     nextDueOn: machine.next_due_on,
     openJob: row!.open_job,
-    customer: { name: customer!.name, kind: customer!.kind, phone: customer!.phone, address: customer!.address },
+    customer: {
+      id: customer!.id,
+      name: customer!.name,
+      kind: customer!.kind,
+      phone: customer!.phone,
+      address: customer!.address,
+      standing: customer!.standing,
+    },
+    sites: sites.map((s) => ({ id: s.id, label: s.label })),
     plans: plans.map((p) => {
       const item = planItems.find((i) => i.id === p.item);
       return {
@@ -95,14 +154,7 @@ export async function machineCard(tag: string): Promise<MachineCardView> {
       };
     }),
     partAgeDays: Object.fromEntries(ages.map((a) => [a.station, Math.floor((Date.now() - a.at.getTime()) / DAY)])),
-    timeline: timeline.map((t) => ({
-      id: t.id,
-      at: t.at.toISOString(),
-      what: t.what,
-      text: t.text,
-      job: t.job_id,
-      by: t.person,
-    })),
+    timeline: timeline.map(timelineView),
     jobs: jobs.map((j) => ({
       id: j.id,
       stage: j.stage,
@@ -110,7 +162,11 @@ export async function machineCard(tag: string): Promise<MachineCardView> {
       closedAt: j.closed_at?.toISOString() ?? null,
       words: j.words,
       faults: j.faults ?? [],
+      comebackOf: j.comeback_of,
     })),
+    meter: meter.map((m) => ({ hours: m.hours, at: m.at.toISOString() })).reverse(),
+    photographs: photographs.map(photographView),
+    alike: alike.map((m) => ({ tag: m.tag, maker: m.maker, model: m.model, serial: m.serial, owner: m.owner })),
     readings: readings.map((r) => ({
       item: r.item,
       before: r.before_value,
@@ -119,5 +175,16 @@ export async function machineCard(tag: string): Promise<MachineCardView> {
       at: r.at.toISOString(),
     })),
     today,
+    zone: shop.zone,
   };
+}
+
+/** The address behind a scanned code: the open job, else the card, else the search for it. */
+export async function scanned(code: string): Promise<string> {
+  const db = database();
+  const tag = await tagNow(db, code.trim());
+  const machine = tag && (await machineByTag(db, tag));
+  if (!machine) return `/machines?q=${encodeURIComponent(code.trim())}`;
+  const open = await openJobOf(db, machine.id);
+  return open ? `/jobs/${open.id}` : `/machines/${machine.tag}`;
 }

@@ -1,3 +1,4 @@
+import { POWER_CAUTIONS } from '@/core/diagnosis/assess';
 import { updateJob } from '@/data/jobs';
 import type { Person } from '../access/person';
 import { jobDeed } from '../jobDeed/jobDeed';
@@ -30,7 +31,7 @@ export function standsInTheWay(view: JobView, to: MoveStageDto['to']): FieldProb
     for (const step of view.rebuild)
       if (!step.done) problems.push({ field: `rebuild.${step.id}`, message: `Not done: ${step.label}.` });
     for (const caution of view.assessment.cautions)
-      if (['wet-signs', 'burnt-smell', 'damaged-cord'].includes(caution))
+      if (POWER_CAUTIONS.has(caution))
         problems.push({
           field: `cautions.${caution}`,
           message: 'A caution still holds back power: clear it by name in Find.',

@@ -38,6 +38,22 @@ export class NewCustomerDto {
   @IsString()
   @Length(0, 400)
   address!: string;
+
+  /** What holds for every job of theirs, such as "ring before nine". */
+  @IsOptional()
+  @IsString()
+  @Length(0, 4000)
+  standing?: string;
+}
+
+/** Something seen on a part on arrival, marked on the line board. */
+export class ConditionMarkDto {
+  @IsString()
+  station!: string;
+
+  @IsString()
+  @Length(1, 200, { message: 'What is seen there, 200 characters at most.' })
+  text!: string;
 }
 
 export class NewMachineDto {
@@ -61,6 +77,15 @@ export class NewMachineDto {
   @Min(0)
   @Max(168, { message: 'A week has 168 hours.' })
   hoursPerWeek!: number;
+
+  @IsOptional()
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'A date.' })
+  @IsISO8601({ strict: true }, { message: 'A date.' })
+  purchasedOn?: string;
+
+  @IsOptional()
+  @IsInt()
+  siteId?: number;
 }
 
 /** A machine over the counter: known or new, of a customer known or new. */
@@ -86,6 +111,12 @@ export class TakeInDto {
   @Type(() => NewCustomerDto)
   newCustomer?: NewCustomerDto;
 
+  /** Also for a known machine: it was asked at the counter and was not known before. */
+  @IsOptional()
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'A date.' })
+  @IsISO8601({ strict: true }, { message: 'A date.' })
+  purchasedOn?: string;
+
   @IsString()
   @Length(0, 20000, { message: 'At most 20 000 characters.' })
   words!: string;
@@ -102,6 +133,56 @@ export class TakeInDto {
 
   @IsBoolean()
   openedBefore!: boolean;
+
+  /** By whom it was opened. */
+  @IsOptional()
+  @IsString()
+  @Length(0, 200, { message: 'At most 200 characters.' })
+  openedBy?: string;
+
+  /** What it picked up last. */
+  @IsOptional()
+  @IsString()
+  @Length(0, 1000, { message: 'At most 1000 characters.' })
+  pickedUp?: string;
+
+  @IsOptional()
+  @IsIn(['not-asked', 'no', 'yes', 'unknown'])
+  everWet?: 'not-asked' | 'no' | 'yes' | 'unknown';
+
+  /** What was left with it. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(30, { message: 'At most 30 things.' })
+  @IsString({ each: true })
+  @Length(1, 80, { each: true, message: 'At most 80 characters each.' })
+  accessories?: string[];
+
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40, { message: 'At most 40 marks.' })
+  @ValidateNested({ each: true })
+  @Type(() => ConditionMarkDto)
+  marks?: ConditionMarkDto[];
+
+  /** Photographs sent before, by their numbers. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40, { message: 'At most 40 photographs.' })
+  @IsInt({ each: true })
+  photographs?: number[];
+
+  /** Hours on the machine's own meter. */
+  @IsOptional()
+  @IsNumber({}, { message: 'Hours on the meter.' })
+  @Min(0)
+  @Max(9_999_999, { message: 'Hours on the meter.' })
+  meterHours?: number;
+
+  /** What the owner chose when the machine is under warranty. */
+  @IsOptional()
+  @IsIn(['none', 'repair-here', 'authorised'], { message: 'Repair here, or to the authorised shop.' })
+  warrantyChoice?: 'none' | 'repair-here' | 'authorised';
 
   @IsArray()
   @ArrayMaxSize(20)

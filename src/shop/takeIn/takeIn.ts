@@ -1,13 +1,35 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
-import { customerById, insertCustomer } from '@/data/customers';
-import { database, type Db } from '@/data/database';
-import { claimDeed, deleteDraft, storeDeedAnswer } from '@/data/deeds';
-import { insertArrivalSigns, insertComplaints, insertJob, insertTimeline, openJobOf, setNextAction } from '@/data/jobs';
-import { insertMachine, machineById, modelById, nextTag, refreshSearch, type ModelRow } from '@/data/machines';
+import { warrantyUntil } from '@/core/service/warranty';
+import { customerById, insertCustomer, siteById } from '@/data/customers';
+import type { Db } from '@/data/database';
+import { deleteDraft } from '@/data/deeds';
+import {
+  insertArrivalSigns,
+  insertComplaints,
+  insertConditionMarks,
+  insertJob,
+  insertTimeline,
+  lastClosedJob,
+  openJobOf,
+  setNextAction,
+} from '@/data/jobs';
+import {
+  insertMachine,
+  insertMeterReading,
+  machineById,
+  modelById,
+  nextTag,
+  refreshSearch,
+  updateMachine,
+  type MachineRow,
+  type ModelRow,
+} from '@/data/machines';
+import { attachPhotographs } from '@/data/photographs';
 import { shopSettings } from '@/data/shopSettings';
 import { kindById, knowledge } from '@/knowledge';
 import { arrivalSigns } from '@/knowledge/bench';
 import type { Person } from '../access/person';
+import { deed } from '../deed/deed';
 import { unknownIds } from '../finding/finding';
 import { jobView } from '../jobView/jobView';
 import { nextActionOf } from '../jobView/nextAction';
@@ -18,22 +40,23 @@ import type { TakeInDto } from './dto';
 /** Form under which a half-filled take-in is kept. */
 export const TAKE_IN_DRAFT = 'take-in';
 
+/** A machine that comes again within this many days of being handed back is a comeback. Common practice, no source. */
+export const COMEBACK_DAYS = 90;
+
 /**
  * Takes a machine in: customer and machine are made when new, the job is opened and stands in Find.
  * @throws ProblemError 400 with every field; 409 when the machine has an open job already
  */
-export async function takeIn(person: Person, dto: TakeInDto): Promise<{ job: number; tag: string }> {
-  return database().transaction(async (db) => {
-    const before = await claimDeed(db, dto.key, person.id, 'take-in');
-    if (before) return before.answer as { job: number; tag: string };
-    const { model, problems } = await look(db, dto);
+export function takeIn(person: Person, dto: TakeInDto): Promise<{ job: number; tag: string }> {
+  return deed(person, 'take-in', dto.key, '', async (db) => {
+    const today = dayInZone(new Date(), (await shopSettings(db)).zone);
+    const { model, known, problems } = await look(db, dto, today);
     const kind = model ? kindById(model.kind) : null;
     refuseIf([...problems, ...(kind ? idProblems(kind, dto) : [])]);
 
-    const known = dto.machineId === undefined ? undefined : (await machineById(db, dto.machineId))!;
     const customerId =
       dto.customerId ?? (dto.newCustomer ? await insertCustomer(db, trimmed(dto.newCustomer)) : known!.customer_id);
-    const machineId = known?.id ?? (await newMachine(db, dto, customerId));
+    const machineId = known?.id ?? (await newMachine(db, dto, model!, customerId));
     const open = await openJobOf(db, machineId);
     if (open)
       throw new ProblemError(
@@ -42,56 +65,89 @@ export async function takeIn(person: Person, dto: TakeInDto): Promise<{ job: num
         [{ field: 'machineId', message: `See job ${open.id}.` }],
         { openJob: open.id },
       );
+    if (known && dto.purchasedOn && dto.purchasedOn !== known.purchased_on)
+      await updateMachine(db, known.id, bought(dto.purchasedOn, model!));
+    const comeback = await lastClosedJob(db, machineId, COMEBACK_DAYS);
     const jobId = await insertJob(db, {
       machine_id: machineId,
       customer_id: customerId,
       words: dto.words,
       customer_diagnosis: dto.customerDiagnosis ?? null,
       opened_before: dto.openedBefore,
+      opened_by: dto.openedBy?.trim() ?? '',
+      picked_up: dto.pickedUp?.trim() ?? '',
+      ever_wet: dto.everWet ?? 'not-asked',
+      accessories: [...new Set((dto.accessories ?? []).map((a) => a.trim()).filter(Boolean))],
+      warranty_choice: dto.warrantyChoice ?? 'none',
+      comeback_of: comeback?.id ?? null,
       promised_on: dto.promisedOn,
       taken_in_by: person.id,
     });
     await insertComplaints(db, jobId, dto.complaints);
     await insertArrivalSigns(db, jobId, dto.arrivalSigns);
-    await insertTimeline(db, {
-      machine_id: machineId,
-      job_id: jobId,
-      what: 'taken-in',
-      text: takenInText(dto),
-      person_id: person.id,
-    });
+    await insertConditionMarks(
+      db,
+      jobId,
+      (dto.marks ?? []).map((m) => ({ station: m.station, text: m.text.trim() })),
+    );
+    const tell = (what: string, text: string) =>
+      insertTimeline(db, { machine_id: machineId, job_id: jobId, what, text, person_id: person.id });
+    await tell('taken-in', takenInText(dto));
+    if (dto.words.trim()) await tell('said', dto.words.trim());
+    if (dto.warrantyChoice === 'repair-here')
+      await tell('said', 'Under warranty: the owner chose to have it repaired here.');
+    if (dto.warrantyChoice === 'authorised') await tell('said', 'Under warranty: the owner chose the authorised shop.');
+    if (comeback) await tell('comeback', `Comes back within ${COMEBACK_DAYS} days of job ${comeback.id}.`);
+    if (dto.meterHours !== undefined) {
+      await insertMeterReading(db, {
+        machine_id: machineId,
+        job_id: jobId,
+        hours: dto.meterHours,
+        person_id: person.id,
+      });
+      await tell('reading', `Hour meter ${dto.meterHours} h`);
+    }
+    const photographs = [...new Set(dto.photographs ?? [])];
+    const given = await attachPhotographs(db, photographs, person.id, { machine_id: machineId, job_id: jobId });
+    if (given < photographs.length)
+      refuseIf([{ field: 'photographs', message: 'A photograph is not here any more: take it again.' }]);
+    if (given > 0) await tell('photograph', `${given} photograph${given === 1 ? '' : 's'} on arrival`);
     await refreshSearch(db, machineId);
     const view = await jobView(db, jobId);
     await setNextAction(db, jobId, nextActionOf(view));
     await deleteDraft(db, person.id, TAKE_IN_DRAFT);
-    const answer = { job: jobId, tag: view.machine.tag };
-    await storeDeedAnswer(db, dto.key, answer);
-    return answer;
+    return { job: jobId, tag: view.machine.tag };
   });
 }
 
-/** The model of the machine, and everything that is wrong with who and what. */
-async function look(db: Db, dto: TakeInDto): Promise<{ model: ModelRow | undefined; problems: FieldProblem[] }> {
+/** The model of the machine, the machine when it is known, and everything that is wrong with who and what. */
+async function look(db: Db, dto: TakeInDto, today: string) {
   const problems: FieldProblem[] = [];
   const say = (field: string, message: string) => problems.push({ field, message });
   let model: ModelRow | undefined;
+  let known: MachineRow | undefined;
   if (dto.machineId !== undefined && dto.newMachine) say('machineId', 'A known machine or a new one, not both.');
   else if (dto.machineId !== undefined) {
-    const machine = await machineById(db, dto.machineId);
-    if (!machine) say('machineId', 'This machine is not known.');
-    else model = await modelById(db, machine.model_id);
+    known = await machineById(db, dto.machineId);
+    if (!known || known.merged_into !== null) say('machineId', 'This machine is not known.');
+    else model = await modelById(db, known.model_id);
   } else if (dto.newMachine) {
     model = await modelById(db, dto.newMachine.modelId);
     if (!model) say('newMachine.modelId', 'This model is not in the list.');
     if (dto.customerId === undefined && !dto.newCustomer)
       say('customerId', 'Whose machine is it? Choose a customer or add one.');
+    const { siteId, purchasedOn } = dto.newMachine;
+    const site = siteId === undefined ? undefined : await siteById(db, siteId);
+    if (siteId !== undefined && (!site || site.customer_id !== dto.customerId))
+      say('newMachine.siteId', 'This site is not one of theirs.');
+    if (purchasedOn && purchasedOn > today) say('newMachine.purchasedOn', 'This day has not come yet.');
   } else say('machineId', 'Which machine? Find it or add it.');
   if (dto.customerId !== undefined && dto.newCustomer) say('customerId', 'A known customer or a new one, not both.');
   if (dto.customerId !== undefined && !(await customerById(db, dto.customerId)))
     say('customerId', 'This customer is not known.');
-  const today = dayInZone(new Date(), (await shopSettings(db)).zone);
+  if (dto.purchasedOn && dto.purchasedOn > today) say('purchasedOn', 'This day has not come yet.');
   if (dto.promisedOn < today) say('promisedOn', 'This day is past.');
-  return { model, problems };
+  return { model, known, problems };
 }
 
 function idProblems(kind: Kind, dto: TakeInDto): FieldProblem[] {
@@ -100,30 +156,56 @@ function idProblems(kind: Kind, dto: TakeInDto): FieldProblem[] {
     if (!arrivalSigns.some((s) => s.id === id) || dto.arrivalSigns.indexOf(id) !== i)
       problems.push({ field: `arrivalSigns[${i}]`, message: `${id} is not known, or there twice.` });
   });
+  const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
+  dto.marks?.forEach((mark, i) => {
+    if (!stations.has(mark.station))
+      problems.push({ field: `marks[${i}].station`, message: `${kind.id} has no part ${mark.station}.` });
+  });
   const guess = dto.customerDiagnosis;
   if (guess !== undefined && !knowledge.faults.some((f) => f.id === guess && kind.id in f.kinds))
     problems.push({ field: 'customerDiagnosis', message: `${kind.id} has no fault ${guess}.` });
   return problems;
 }
 
-async function newMachine(db: Db, dto: TakeInDto, customerId: number): Promise<number> {
+function bought(purchasedOn: string | undefined, model: ModelRow) {
+  if (!purchasedOn) return {};
+  return { purchased_on: purchasedOn, warranty_until: warrantyUntil(purchasedOn, model.warranty_months) };
+}
+
+async function newMachine(db: Db, dto: TakeInDto, model: ModelRow, customerId: number): Promise<number> {
   const m = dto.newMachine!;
   return insertMachine(db, {
     tag: await nextTag(db),
     model_id: m.modelId,
     customer_id: customerId,
+    site_id: m.siteId ?? null,
     serial: m.serial.trim(),
     made_year: m.madeYear ?? null,
     pets: m.pets,
     hours_per_week: m.hoursPerWeek,
+    ...bought(m.purchasedOn, model),
   });
 }
 
 function trimmed(c: NonNullable<TakeInDto['newCustomer']>) {
-  return { kind: c.kind, name: c.name.trim(), phone: c.phone.trim(), email: c.email.trim(), address: c.address.trim() };
+  return {
+    kind: c.kind,
+    name: c.name.trim(),
+    phone: c.phone.trim(),
+    email: c.email.trim(),
+    address: c.address.trim(),
+    standing: c.standing?.trim() ?? '',
+  };
 }
 
 function takenInText(dto: TakeInDto): string {
-  const labels = dto.complaints.map((id) => knowledge.complaints.find((c) => c.id === id)!.label);
-  return `${labels.join(', ')}${dto.words.trim() ? `. In the customer’s words: “${dto.words.trim()}”` : ''}`;
+  const complaints = dto.complaints.map((id) => knowledge.complaints.find((c) => c.id === id)!.label);
+  const signs = dto.arrivalSigns.map((id) => arrivalSigns.find((s) => s.id === id)!.label.toLowerCase());
+  return [
+    complaints.join(', '),
+    signs.length > 0 ? `On arrival: ${signs.join(', ')}` : '',
+    dto.accessories?.length ? `With it: ${dto.accessories.join(', ')}` : '',
+  ]
+    .filter(Boolean)
+    .join('. ');
 }

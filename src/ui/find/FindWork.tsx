@@ -29,7 +29,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   const { assessment } = job;
   const [pinned, setPinned] = useState<string | null>(null);
   const closed = job.stage === 'closed';
-  const proposed = assessment.next.find((n) => n.heldBackBy.length === 0)?.check ?? null;
+  const proposed = job.firstChecks[0] ?? assessment.next.find((n) => n.heldBackBy.length === 0)?.check ?? null;
   const current = pinned ?? (assessment.finished ? null : proposed);
   useEffect(() => onLook(current), [current, onLook]);
 
@@ -72,7 +72,10 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
         }}
       >
         <Box sx={{ display: 'grid', gap: 1.5, minWidth: 0 }}>
-          {current && !closed && current === proposed && (next?.saving ?? 0) <= 0 && (
+          {current && !closed && job.firstChecks.includes(current) && (
+            <Notice title="First, because of how it arrived." />
+          )}
+          {current && !closed && current === proposed && !job.firstChecks.length && (next?.saving ?? 0) <= 0 && (
             <Notice title="No check is worth its minutes any more.">
               <Typography variant="body2">Fit what is most likely and run it, or look further below.</Typography>
             </Notice>

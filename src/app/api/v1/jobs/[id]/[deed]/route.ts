@@ -1,7 +1,5 @@
-import { answer, jsonBody } from '@/app/answer';
+import { deed, deedRoute } from '@/app/deedRoute';
 import { jobNumber } from '@/app/jobNumber';
-import { currentPerson } from '@/app/person';
-import type { Person } from '@/shop/access/person';
 import { clearCaution } from '@/shop/clearCaution/clearCaution';
 import { ClearCautionDto } from '@/shop/clearCaution/dto';
 import { endWait } from '@/shop/endWait/endWait';
@@ -10,11 +8,18 @@ import { fitPart } from '@/shop/fitPart/fitPart';
 import { HandBackDto } from '@/shop/handBack/dto';
 import { handBack } from '@/shop/handBack/handBack';
 import { JobDeedDto } from '@/shop/jobDeed/dto';
-import type { JobView } from '@/shop/jobView/dto';
+import { AmendJobDto } from '@/shop/amendJob/dto';
+import { amendJob } from '@/shop/amendJob/amendJob';
+import { MoveJobDto } from '@/shop/moveJob/dto';
+import { moveJob } from '@/shop/moveJob/moveJob';
+import { AddPhotographsDto, RemovePhotographDto } from '@/shop/photographs/dto';
+import { addPhotographs, removePhotograph } from '@/shop/photographs/photographs';
+import { RecordMeterDto } from '@/shop/recordMeter/dto';
+import { recordMeter } from '@/shop/recordMeter/recordMeter';
+import { WriteNoteDto } from '@/shop/writeNote/dto';
+import { writeNote } from '@/shop/writeNote/writeNote';
 import { MoveStageDto } from '@/shop/moveStage/dto';
 import { moveStage } from '@/shop/moveStage/moveStage';
-import { notFound } from '@/shop/problem';
-import { readDto } from '@/shop/readDto';
 import { RecordFindingsDto } from '@/shop/recordFindings/dto';
 import { recordFindings } from '@/shop/recordFindings/recordFindings';
 import { RecordProofDto } from '@/shop/recordProof/dto';
@@ -28,16 +33,7 @@ import { takeBackPart } from '@/shop/takeBackPart/takeBackPart';
 import { TickRebuildDto } from '@/shop/tickRebuild/dto';
 import { tickRebuild } from '@/shop/tickRebuild/tickRebuild';
 
-type Deed = (person: Person, job: number, body: unknown) => Promise<JobView>;
-
-function deed<T extends JobDeedDto>(
-  type: new () => T,
-  work: (person: Person, job: number, dto: T) => Promise<JobView>,
-): Deed {
-  return async (person, job, body) => work(person, job, await readDto(type, body));
-}
-
-const deeds: Record<string, Deed> = {
+const deeds = {
   'record-findings': deed(RecordFindingsDto, recordFindings),
   'revoke-finding': deed(RevokeFindingDto, revokeFinding),
   'clear-caution': deed(ClearCautionDto, clearCaution),
@@ -49,11 +45,12 @@ const deeds: Record<string, Deed> = {
   'end-wait': deed(JobDeedDto, endWait),
   'record-proof': deed(RecordProofDto, recordProof),
   'hand-back': deed(HandBackDto, handBack),
+  'move-job': deed(MoveJobDto, moveJob),
+  'amend-job': deed(AmendJobDto, amendJob),
+  'write-note': deed(WriteNoteDto, writeNote),
+  'record-meter': deed(RecordMeterDto, recordMeter),
+  'add-photograph': deed(AddPhotographsDto, addPhotographs),
+  'remove-photograph': deed(RemovePhotographDto, removePhotograph),
 };
 
-export const POST = answer<{ params: Promise<{ id: string; deed: string }> }>(async (request, { params }) => {
-  const { id, deed: name } = await params;
-  const work = Object.hasOwn(deeds, name) ? deeds[name] : undefined;
-  if (!work) throw notFound(`The deed ${name}`);
-  return Response.json(await work(await currentPerson(), jobNumber(id), await jsonBody(request)));
-});
+export const POST = deedRoute(deeds, 'id', jobNumber);

@@ -1,0 +1,87 @@
+import type { Db } from './database';
+
+export interface PhotographRow {
+  id: number;
+  machine_id: number | null;
+  job_id: number | null;
+  at: Date;
+  caption: string;
+  width: number;
+  height: number;
+  person: string | null;
+}
+
+function list(db: Db) {
+  return db('photograph')
+    .leftJoin('person', 'person.id', 'photograph.person_id')
+    .whereNull('photograph.removed_at')
+    .orderBy('photograph.id')
+    .select<PhotographRow[]>(
+      'photograph.id',
+      'photograph.machine_id',
+      'photograph.job_id',
+      'photograph.at',
+      'photograph.caption',
+      'photograph.width',
+      'photograph.height',
+      { person: 'person.name' },
+    );
+}
+
+export function photographsOfJob(db: Db, jobId: number): Promise<PhotographRow[]> {
+  return list(db).where('photograph.job_id', jobId);
+}
+
+export function photographsOfMachine(db: Db, machineId: number, limit: number): Promise<PhotographRow[]> {
+  return list(db)
+    .clearOrder()
+    .where('photograph.machine_id', machineId)
+    .orderBy('photograph.at', 'desc')
+    .orderBy('photograph.id', 'desc')
+    .limit(limit);
+}
+
+/** Keeps a photograph that belongs to no machine yet. */
+export async function insertPhotograph(
+  db: Db,
+  row: { person_id: number; width: number; height: number; sha256: Buffer; bytes: Buffer; small: Buffer },
+): Promise<number> {
+  const [inserted] = await db('photograph')
+    .insert({ ...row, mime: 'image/jpeg' })
+    .returning('id');
+  return inserted.id;
+}
+
+/** Gives loose photographs of this person to a job. @returns how many were given */
+export async function attachPhotographs(
+  db: Db,
+  ids: number[],
+  personId: number,
+  to: { machine_id: number; job_id: number | null; caption?: string },
+): Promise<number> {
+  if (ids.length === 0) return 0;
+  return db('photograph').whereIn('id', ids).whereNull('machine_id').where({ person_id: personId }).update(to);
+}
+
+export async function photographBytes(
+  db: Db,
+  id: number,
+  small: boolean,
+): Promise<{ bytes: Buffer; sha256: Buffer } | undefined> {
+  return db('photograph')
+    .where({ id })
+    .first({ bytes: small ? 'small' : 'bytes' }, 'sha256');
+}
+
+export async function removePhotograph(db: Db, id: number, jobId: number): Promise<boolean> {
+  const changed = await db('photograph')
+    .where({ id, job_id: jobId })
+    .whereNull('removed_at')
+    .update({ removed_at: db.fn.now() });
+  return changed === 1;
+}
+
+/** Photographs that nobody took in with a machine within the day are thrown away. */
+export async function deleteLoosePhotographs(db: Db): Promise<number> {
+  return db('photograph').whereNull('machine_id').where('at', '<', db.raw(`now() - interval '2 days'`)).delete();
+}

@@ -1,0 +1,33 @@
+import { listen, type News } from '@/data/news';
+
+export type { News };
+
+const HEART_MS = 10_000;
+/** A stream ends after this and the browser opens another: a session that has ended hears nothing more. */
+const LONGEST_MS = 10 * 60_000;
+
+/** Changes of the shop as server-sent events (HTML Living Standard, section 9.2) until the reader leaves. */
+export function liveEvents(left: AbortSignal): ReadableStream<Uint8Array> {
+  const encoder = new TextEncoder();
+  let stop = () => {};
+  return new ReadableStream({
+    start(controller) {
+      const write = (text: string) => controller.enqueue(encoder.encode(text));
+      write('retry: 1000\nevent: hello\ndata: {}\n\n');
+      const silence = listen((news) => write(`event: change\ndata: ${JSON.stringify(news)}\n\n`));
+      const heart = setInterval(() => write(': here\n\n'), HEART_MS);
+      const end = setTimeout(() => stop(), LONGEST_MS);
+      let open = true;
+      stop = () => {
+        if (!open) return;
+        open = false;
+        silence();
+        clearInterval(heart);
+        clearTimeout(end);
+        controller.close();
+      };
+      left.addEventListener('abort', stop);
+    },
+    cancel: () => stop(),
+  });
+}

@@ -1,0 +1,114 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+
+export class AddedStationDto {
+  @IsIn(['power', 'drive', 'air', 'water', 'traction', 'frame'], { message: 'A line of the board.' })
+  line!: string;
+
+  @IsString()
+  after!: string;
+
+  @IsString()
+  @Matches(/^[a-z][a-z0-9-]{1,39}$/, { message: 'Small letters, digits and dashes.' })
+  id!: string;
+
+  @IsString()
+  @Length(1, 40, { message: 'What the part is called.' })
+  label!: string;
+}
+
+/** A model of the shop's own list, new or as it should be. */
+export class PutModelDto {
+  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
+  key!: string;
+
+  /** Absent for a new model. */
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  version?: number;
+
+  @IsString()
+  @Length(1, 80, { message: 'Who made it.' })
+  maker!: string;
+
+  @IsString()
+  @Length(1, 80, { message: 'What it is called.' })
+  name!: string;
+
+  @IsString()
+  @Length(1, 80, { message: 'Choose the kind.' })
+  kind!: string;
+
+  @IsIn([100, 110, 120, 127, 220, 230, 240], { message: 'A mains voltage: 100 to 240 V.' })
+  mainsV!: number;
+
+  @IsInt({ message: 'Whole months; 0 for none.' })
+  @Min(0, { message: 'Whole months; 0 for none.' })
+  @Max(240, { message: 'At most 240 months.' })
+  warrantyMonths!: number;
+
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsString({ each: true })
+  @Length(1, 120, { each: true, message: 'At most 120 characters each.' })
+  belts!: string[];
+
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsString({ each: true })
+  @Length(1, 120, { each: true, message: 'At most 120 characters each.' })
+  bearings!: string[];
+
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsString({ each: true })
+  @Length(1, 120, { each: true, message: 'At most 120 characters each.' })
+  filters!: string[];
+
+  @IsArray()
+  @ArrayMaxSize(60)
+  @IsString({ each: true })
+  droppedStations!: string[];
+
+  @IsArray()
+  @ArrayMaxSize(20, { message: 'At most 20 added stations.' })
+  @ValidateNested({ each: true })
+  @Type(() => AddedStationDto)
+  addedStations!: AddedStationDto[];
+
+  @IsString()
+  @Length(0, 2000, { message: 'At most 2000 characters.' })
+  note!: string;
+}
+
+export interface ModelView {
+  id: number;
+  version: number;
+  maker: string;
+  name: string;
+  kind: string;
+  mainsV: number;
+  warrantyMonths: number;
+  belts: string[];
+  bearings: string[];
+  filters: string[];
+  droppedStations: string[];
+  addedStations: { line: string; after: string; id: string; label: string }[];
+  note: string;
+  machines: number;
+}

@@ -1,0 +1,96 @@
+import { database, type Db } from '@/data/database';
+import { lockModel, models, putModel as store, type ModelRow } from '@/data/machines';
+import { knowledge } from '@/knowledge';
+import type { Person } from '../access/person';
+import { deed, versionedDeed } from '../deed/deed';
+import { refuseIf, type FieldProblem } from '../problem';
+import type { ModelView, PutModelDto } from './dto';
+
+export async function modelList(): Promise<ModelView[]> {
+  return (await models(database())).map(view);
+}
+
+function view(m: ModelRow & { machines?: number }): ModelView {
+  return {
+    id: m.id,
+    version: m.version,
+    maker: m.maker,
+    name: m.name,
+    kind: m.kind,
+    mainsV: m.mains_v,
+    warrantyMonths: m.warranty_months,
+    belts: m.belts,
+    bearings: m.bearings,
+    filters: m.filters,
+    droppedStations: m.dropped_stations,
+    addedStations: m.added_stations,
+    note: m.note,
+    machines: Number(m.machines ?? 0),
+  };
+}
+
+/** Adds a model to the shop's own list. @throws ProblemError 400 with every field */
+export function addModel(person: Person, dto: PutModelDto): Promise<{ id: number }> {
+  return deed(person, 'put-model', dto.key, 'new', async (db) => ({ id: await keep(db, null, dto) }));
+}
+
+/** Changes a model. Its kind stays while machines of it are known. @throws ProblemError 400, 404, 409 */
+export function amendModel(person: Person, id: number, dto: PutModelDto): Promise<ModelView> {
+  return versionedDeed(
+    person,
+    'put-model',
+    { key: dto.key, version: dto.version ?? 0 },
+    {
+      id,
+      what: 'This model',
+      lock: (db) => lockModel(db, id),
+      view: async (db) => view((await models(db)).find((m) => m.id === id)!),
+    },
+    async (db, row) => {
+      if (row.kind !== dto.kind && (await models(db)).find((m) => m.id === id)!.machines > 0)
+        refuseIf([
+          { field: 'kind', message: 'Machines of this model are known: make another model for the other kind.' },
+        ]);
+      await keep(db, id, dto);
+    },
+  );
+}
+
+async function keep(db: Db, id: number | null, dto: PutModelDto): Promise<number> {
+  const kind = knowledge.kinds.find((k) => k.id === dto.kind);
+  const problems: FieldProblem[] = [];
+  if (!kind) problems.push({ field: 'kind', message: 'This kind is not known.' });
+  else {
+    const known = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
+    dto.droppedStations.forEach((s, i) => {
+      if (!known.has(s)) problems.push({ field: `droppedStations[${i}]`, message: `This kind has no ${s}.` });
+    });
+    dto.addedStations.forEach((s, i) => {
+      if (known.has(s.id)) problems.push({ field: `addedStations[${i}].id`, message: `${s.id} is there already.` });
+      if (!kind.lines.some((l) => l.line === s.line))
+        problems.push({ field: `addedStations[${i}].line`, message: 'This kind has no such line.' });
+      known.add(s.id);
+    });
+  }
+  refuseIf(problems);
+  const stored = await store(db, id, {
+    maker: dto.maker.trim(),
+    name: dto.name.trim(),
+    kind: dto.kind,
+    mains_v: dto.mainsV,
+    warranty_months: dto.warrantyMonths,
+    belts: dto.belts.map((b) => b.trim()),
+    bearings: dto.bearings.map((b) => b.trim()),
+    filters: dto.filters.map((f) => f.trim()),
+    dropped_stations: [...new Set(dto.droppedStations)],
+    added_stations: dto.addedStations.map(({ line, after, id: station, label }) => ({
+      line,
+      after,
+      id: station,
+      label,
+    })),
+    note: dto.note.trim(),
+  });
+  refuseIf(stored === null ? [{ field: 'name', message: 'This maker has a model of this name already.' }] : []);
+  return stored!;
+}

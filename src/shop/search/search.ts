@@ -1,0 +1,37 @@
+import { searchCustomers } from '@/data/customers';
+import { database } from '@/data/database';
+import { searchMachines } from '@/data/machines';
+import type { SearchRow } from './dto';
+
+const MACHINES = 10;
+const CUSTOMERS = 5;
+
+/** What the one search box finds: machines by tag, serial, owner, phone, model or words; then customers. */
+export async function search(words: string): Promise<SearchRow[]> {
+  if (words.trim() === '') return [];
+  const db = database();
+  const [machines, customers] = await Promise.all([
+    searchMachines(db, words, MACHINES, 0),
+    searchCustomers(db, words, CUSTOMERS),
+  ]);
+  return [
+    ...machines.map((m) => ({
+      sort: 'machine' as const,
+      id: m.id,
+      tag: m.tag,
+      serial: m.serial,
+      maker: m.maker,
+      model: m.model,
+      owner: m.owner,
+      phone: m.phone,
+      openJob: m.open_job,
+    })),
+    ...customers.map((c) => ({
+      sort: 'customer' as const,
+      id: c.id,
+      name: c.name,
+      phone: c.phone,
+      machines: Number(c.machines),
+    })),
+  ];
+}

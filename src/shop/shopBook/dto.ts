@@ -1,0 +1,34 @@
+import { IsIn, IsInt, IsString, Length, Max, Min } from 'class-validator';
+import { JobDeedDto } from '../jobDeed/dto';
+
+export class AmendShopDto extends JobDeedDto {
+  @IsString()
+  @Length(1, 200, { message: 'What the shop is called.' })
+  name!: string;
+
+  /** IANA name of the time zone. */
+  @IsString()
+  @Length(1, 60, { message: 'A time zone, such as Europe/Oslo.' })
+  zone!: string;
+
+  @IsIn([100, 110, 120, 127, 220, 230, 240], { message: 'A mains voltage: 100 to 240 V.' })
+  mainsV!: number;
+
+  @IsIn(['A4', 'Letter'], { message: 'A4 or Letter.' })
+  paper!: 'A4' | 'Letter';
+
+  @IsInt({ message: '1 to 9 benches.' })
+  @Min(1, { message: '1 to 9 benches.' })
+  @Max(9, { message: '1 to 9 benches.' })
+  benches!: number;
+}
+
+export interface ShopView {
+  version: number;
+  name: string;
+  zone: string;
+  mainsV: number;
+  currency: string;
+  paper: 'A4' | 'Letter';
+  benches: number;
+}
