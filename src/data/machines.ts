@@ -58,6 +58,9 @@ export interface MachineListRow {
   open_job: number | null;
   last_job_at: Date | null;
   phone: string;
+  warranty_until: string | null;
+  note: string;
+  standing: string;
 }
 
 export async function models(db: Db): Promise<(ModelRow & { machines: number })[]> {
@@ -194,6 +197,9 @@ function listQuery(db: Db) {
       { owner: 'customer.name' },
       { owner_kind: 'customer.kind' },
       'customer.phone',
+      'customer.standing',
+      'machine.note',
+      'machine.warranty_until',
       'machine.next_due_on',
       { open_job: 'open_job.id' },
       db.raw('(select max(taken_in_at) from job where job.machine_id = machine.id) as last_job_at'),

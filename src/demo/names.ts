@@ -67,9 +67,55 @@ export const businesses = [
   { name: 'Heron Yard surgery', hours: 6 },
 ];
 
+/** Where the larger businesses have their machines, and whom to ask for. */
+export const sites: Record<string, { label: string; note: string }[]> = {
+  'Orrin Quay ferry terminal': [
+    { label: 'Embarkation hall', note: 'Through the staff gate; sign in at the desk.' },
+    { label: 'Berth office', note: '' },
+  ],
+  'Orrin Quay town library': [
+    { label: 'Reading room', note: 'Before ten, or after eight.' },
+    { label: 'Archive', note: 'Dust mask on the wall.' },
+  ],
+};
+
+export const contacts: Record<string, { name: string; task: string; phone: string }[]> = {
+  'Orrin Quay ferry terminal': [{ name: 'Lorne Haskin', task: 'machines and keys', phone: '555 0301' }],
+  'Orrin Quay town library': [{ name: 'Quill Ormsay', task: 'invoices', phone: '555 0302' }],
+  'Staithe bakery': [{ name: 'Edda Vintry', task: 'everything', phone: '555 0303' }],
+};
+
+export const standing: Record<string, string> = {
+  'Orrin Quay ferry terminal': 'Ring the berth office before nine; never on a sailing day.',
+  'Staithe bakery': 'Flour: open it outdoors, under extraction.',
+  'Saltern boarding kennel': 'Hair to the hilt: always pull both end caps.',
+};
+
+export const machineNotes = [
+  'Cover screw at the back is a shorter one; a long one cuts the cord.',
+  'Left end cap glued by somebody: warm it before it is pulled.',
+  'Owner has a second filter, ask for it.',
+];
+
 export const models = [
-  { maker: 'Hollin', name: 'Drayman 40', kind: 'upright-shaft-belt', dropped: ['changeover'] },
-  { maker: 'Hollin', name: 'Gannet', kind: 'upright-brush-motor', dropped: ['head-lamp'] },
+  {
+    maker: 'Hollin',
+    name: 'Drayman 40',
+    kind: 'upright-shaft-belt',
+    dropped: ['changeover'],
+    belts: ['flat, 10 mm × 300 mm'],
+    bearings: ['608-2RS'],
+    filters: ['foam, 90 × 60 mm'],
+  },
+  {
+    maker: 'Hollin',
+    name: 'Gannet',
+    kind: 'upright-brush-motor',
+    dropped: ['head-lamp'],
+    belts: ['toothed, 90 teeth'],
+    bearings: ['607-2Z', '626-2Z'],
+    filters: ['pleated exhaust'],
+  },
   { maker: 'Tussock', name: 'Level 2', kind: 'upright-shaft-belt', dropped: ['filter-indicator'] },
   { maker: 'Tussock', name: 'Rake', kind: 'upright-brush-motor', dropped: [] },
   { maker: 'Mirefield', name: 'Bellows', kind: 'upright-shaft-belt', dropped: [] },

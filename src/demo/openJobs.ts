@@ -3,15 +3,18 @@ import { addDays } from '@/core/service/planDue';
 import type { Person } from '@/shop/access/person';
 import { fitPart } from '@/shop/fitPart/fitPart';
 import { readJob } from '@/shop/jobView/jobView';
+import { keepPhotograph } from '@/shop/photographs/keepPhotograph';
+import { moveJob } from '@/shop/moveJob/moveJob';
 import { moveStage } from '@/shop/moveStage/moveStage';
 import { recordFindings } from '@/shop/recordFindings/recordFindings';
 import { recordProof } from '@/shop/recordProof/recordProof';
 import { startWait } from '@/shop/startWait/startWait';
+import type { TakeInDto } from '@/shop/takeIn/dto';
 import { takeIn } from '@/shop/takeIn/takeIn';
 import { tickRebuild } from '@/shop/tickRebuild/tickRebuild';
 
 interface Scene {
-  person: number;
+  people: number[];
   machines: { id: number; model_id: number }[];
   models: { id: number; kind: string; dropped_stations: string[] }[];
   today: string;
@@ -22,8 +25,8 @@ const K1 = 'upright-shaft-belt';
 const K2 = 'upright-brush-motor';
 
 /** The nine machines on the premises, each brought to where it stands by the shop's own deeds. */
-export async function writeOpenJobs(db: Knex, { person: id, machines, models, today, random }: Scene): Promise<number> {
-  const person: Person = { id, name: 'Wren Ostrey', role: 'owner' };
+export async function writeOpenJobs(db: Knex, { people, machines, models, today, random }: Scene): Promise<number> {
+  const person: Person = { id: people[0]!, name: 'Wren Ostrey', role: 'owner' };
   const modelOf = new Map(models.map((m) => [m.id, m]));
   const free = { [K1]: [] as number[], [K2]: [] as number[] } as Record<string, number[]>;
   const droppedOf = new Map(machines.map((m) => [m.id, modelOf.get(m.model_id)!.dropped_stations]));
@@ -35,7 +38,15 @@ export async function writeOpenJobs(db: Knex, { person: id, machines, models, to
     kind: string,
     complaints: string[],
     words: string,
-    more: { signs?: string[]; guess?: string; openedBefore?: boolean; promised: number; ago: number; needs?: string },
+    more: {
+      signs?: string[];
+      guess?: string;
+      openedBy?: string;
+      promised: number;
+      ago: number;
+      needs?: string;
+      at?: { place?: 'bench' | 'rack' | 'door-shelf'; benchNo?: number; person?: number };
+    } & Partial<Pick<TakeInDto, 'accessories' | 'marks' | 'pickedUp' | 'everWet' | 'photographs'>>,
   ) => {
     // A machine that has the station that the story is about.
     const fit = free[kind]!.filter((id) => !more.needs || !droppedOf.get(id)!.includes(more.needs));
@@ -47,7 +58,14 @@ export async function writeOpenJobs(db: Knex, { person: id, machines, models, to
       words,
       complaints,
       arrivalSigns: more.signs ?? [],
-      openedBefore: more.openedBefore ?? false,
+      openedBefore: more.openedBy !== undefined,
+      openedBy: more.openedBy ?? '',
+      accessories: more.accessories ?? [],
+      marks: more.marks ?? [],
+      pickedUp: more.pickedUp ?? '',
+      everWet: more.everWet ?? 'no',
+      photographs: more.photographs ?? [],
+      warrantyChoice: 'repair-here',
       promisedOn: addDays(today, Math.max(0, more.promised)),
       ...(more.guess ? { customerDiagnosis: more.guess } : {}),
     });
@@ -57,6 +75,15 @@ export async function writeOpenJobs(db: Knex, { person: id, machines, models, to
       .where({ id: job })
       .update({ taken_in_at: at, promised_on: addDays(today, more.promised) });
     await db('timeline').where({ job_id: job }).update({ at });
+    if (more.at) {
+      const { place, benchNo, person: worker } = more.at;
+      await moveJob(person, job, {
+        ...(await base(job)),
+        ...(place ? { place } : {}),
+        ...(benchNo ? { benchNo } : {}),
+        ...(worker ? { personId: worker } : {}),
+      });
+    }
     return job;
   };
   const base = async (job: number) => ({ key: key(), version: (await readJob(job)).version });
@@ -78,21 +105,35 @@ export async function writeOpenJobs(db: Knex, { person: id, machines, models, to
         await recordProof(person, job, { ...(await base(job)), item: p.item, result: 'pass', note: '' });
   };
 
+  /** A drawn stand-in for what a phone's camera would have seen. */
+  const photograph = async (words: string, colour: string) => {
+    const drawn = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="900"><rect width="1200" height="900" fill="#d8cdb6"/><path d="M0 620C260 560 420 690 700 620S1080 560 1200 640V900H0Z" fill="${colour}"/><rect x="300" y="180" width="560" height="360" rx="60" fill="#55504a"/><rect x="360" y="420" width="440" height="70" rx="30" fill="#2b2824"/><text x="60" y="110" font-size="64" font-family="sans-serif" fill="#2b2824">${words}</text></svg>`;
+    return (await keepPhotograph(person, Buffer.from(drawn))).id;
+  };
+
   await take(K1, ['roll-not-turning'], 'The brush just sits there. My brother says it needs a belt.', {
     guess: 'belt-broken',
     promised: 2,
     ago: 0,
+    accessories: ['hose', 'wand', 'crevice tool'],
+    marks: [{ station: 'housing', text: 'cracked at the latch' }],
+    pickedUp: 'a sock',
   });
   await take(K2, ['roll-not-turning', 'bad-smell'], 'Left in the shed when the tide came up. The brush does not go.', {
-    signs: ['wet'],
+    signs: ['wet', 'mould'],
     promised: 3,
     ago: 1,
+    everWet: 'yes',
+    accessories: ['power nozzle'],
+    photographs: [await photograph('tide mark', '#5c5138'), await photograph('mud in the head', '#3e4a3b')],
+    at: { place: 'door-shelf' },
   });
 
   const halfWay = await take(K2, ['roll-not-turning'], 'It sucks but the roller does not go round.', {
     guess: 'belt-broken',
     promised: 1,
     ago: 1,
+    at: { person: people[0]! },
   });
   await find(
     halfWay,
@@ -106,6 +147,7 @@ export async function writeOpenJobs(db: Knex, { person: id, machines, models, to
     signs: ['burnt'],
     promised: -1,
     ago: 4,
+    at: { benchNo: 2, person: people[1]! },
   });
 
   const drying = await take(
@@ -133,13 +175,22 @@ export async function writeOpenJobs(db: Knex, { person: id, machines, models, to
   await move(parts, 'fit');
   await startWait(person, parts, { ...(await base(parts)), kind: 'part', what: 'toothed belt, 90 teeth', hours: 52 });
 
-  const fitting = await take(K1, ['squeal'], 'It screams.', { promised: 0, ago: 2, openedBefore: true });
+  const fitting = await take(K1, ['squeal'], 'It screams.', {
+    promised: 0,
+    ago: 2,
+    openedBy: 'a neighbour',
+    at: { benchNo: 2, person: people[1]! },
+  });
   await find(fitting, { check: 'finger-turn', outcome: 'grates' }, { check: 'bearing-feel', outcome: 'bearing-rough' });
   await move(fitting, 'fit');
   await fitPart(person, fitting, { ...(await base(fitting)), code: 'BB-608', station: 'roll-bearings', quantity: 2 });
   await rebuild(fitting, ['cover-seated', 'height-knob', 'turned-by-hand', 'nothing-left']);
 
-  const proving = await take(K1, ['roll-not-turning'], 'Brush stopped dead on the hall rug.', { promised: 0, ago: 2 });
+  const proving = await take(K1, ['roll-not-turning'], 'Brush stopped dead on the hall rug.', {
+    promised: 0,
+    ago: 2,
+    at: { person: people[0]! },
+  });
   await find(
     proving,
     { check: 'finger-turn', outcome: 'free-no-drag' },
@@ -158,5 +209,6 @@ export async function writeOpenJobs(db: Knex, { person: id, machines, models, to
   await move(ready, 'prove');
   await prove(ready);
   await move(ready, 'hand-back');
+  await moveJob(person, ready, { ...(await base(ready)), place: 'door-shelf' });
   return 9;
 }

@@ -1,8 +1,9 @@
 import type { Knex } from 'knex';
 import { seededRandom } from '@/core/diagnosis/seededRandom';
 import { addDays, intervalDays } from '@/core/service/planDue';
+import { warrantyUntil } from '@/core/service/warranty';
 import { insertApiToken, insertPerson, personBySignIn } from '@/data/people';
-import { refreshSearch } from '@/data/machines';
+import { refreshCustomerSearch } from '@/data/customers';
 import { insertShop } from '@/data/shopSettings';
 import { kindById, knowledge } from '@/knowledge';
 import { shippedParts } from '@/knowledge/parts';
@@ -41,6 +42,7 @@ export async function writeDemoShop(db: Knex) {
         name: b.name,
         phone: `555 01${String(i).padStart(2, '0')}`,
         address: `${1 + i} ${pick(names.streets)}`,
+        standing: names.standing[b.name] ?? '',
       })),
       ...Array.from({ length: HOUSEHOLDS }, (_, i) => ({
         kind: 'household',
@@ -58,6 +60,7 @@ export async function writeDemoShop(db: Knex) {
         kind: m.kind,
         mains_v: MAINS_V,
         dropped_stations: m.dropped,
+        ...('belts' in m ? { belts: m.belts, bearings: m.bearings, filters: m.filters } : {}),
       })),
     )
     .returning(['id', 'kind', 'dropped_stations']);
@@ -75,6 +78,7 @@ export async function writeDemoShop(db: Knex) {
           customer_id: customer.id,
           serial: `${String.fromCharCode(65 + (i % 20))}${100000 + Math.floor(random() * 899999)}`,
           made_year: thisYear - 1 - Math.floor(random() * 11),
+          note: i % 17 === 3 ? names.machineNotes[i % names.machineNotes.length] : '',
           pets: business ? business.name.includes('kennel') : random() < 0.4,
           hours_per_week: business ? business.hours : Math.round((0.8 + random() * 2.4) * 10) / 10,
         };
@@ -120,9 +124,61 @@ export async function writeDemoShop(db: Knex) {
   await db.raw(
     `insert into fault_tally (kind, model_id, fault, confirmed) select model.kind, model.id, fault, count(*) from confirmed_fault join job on job.id = job_id join machine on machine.id = job.machine_id join model on model.id = machine.model_id group by 1, 2, 3`,
   );
-  for (const m of machines) await refreshSearch(db, m.id);
-  const open = await writeOpenJobs(db, { person: people[0]!, machines, models, today, random });
+  await writeBook(db, machines, customers, people, today, random);
+  for (const c of customers) await refreshCustomerSearch(db, c.id);
+  const open = await writeOpenJobs(db, { people, machines, models, today, random });
   return { customers: customers.length, machines: machines.length, jobs: days.length, open };
+}
+
+/** What a book holds besides jobs: who bought what when, sites, contacts, hour meters, who came back too soon. */
+async function writeBook(
+  db: Knex,
+  machines: Machine[],
+  customers: { id: number; kind: string; name: string }[],
+  people: number[],
+  today: string,
+  random: () => number,
+): Promise<void> {
+  for (const c of customers) {
+    const sites = names.sites[c.name] ?? [];
+    if (sites.length > 0) {
+      const rows = await db('site')
+        .insert(sites.map((s) => ({ customer_id: c.id, ...s })))
+        .returning('id');
+      const own = machines.filter((m) => m.customer_id === c.id);
+      for (const [i, m] of own.entries())
+        await db('machine')
+          .where({ id: m.id })
+          .update({ site_id: rows[i % rows.length]!.id });
+    }
+    const contacts = names.contacts[c.name] ?? [];
+    if (contacts.length > 0) await db('contact').insert(contacts.map((k) => ({ customer_id: c.id, ...k })));
+  }
+  const thisYear = Number(today.slice(0, 4));
+  for (const m of machines.filter((x) => thisYear - x.made_year <= 3)) {
+    const purchased = addDays(`${m.made_year}-06-15`, Math.floor(random() * 300));
+    if (purchased >= today) continue;
+    await db('machine')
+      .where({ id: m.id })
+      .update({ purchased_on: purchased, warranty_until: warrantyUntil(purchased, 24) });
+  }
+  await db.raw(
+    `insert into meter_reading (machine_id, job_id, hours, at, person_id)
+     select machine.id, job.id,
+       round(((extract(epoch from job.taken_in_at) - extract(epoch from make_date(machine.made_year, 7, 1))) / 604800 * machine.hours_per_week)::numeric, 1),
+       job.taken_in_at, ?
+     from job join machine on machine.id = job.machine_id
+     where machine.hours_per_week >= 6 and job.taken_in_at > make_date(machine.made_year, 7, 1)`,
+    [people[1]!],
+  );
+  await db.raw(
+    `update job set comeback_of = before.id
+     from job before
+     where before.machine_id = job.machine_id and before.id <> job.id
+       and before.closed_at between job.taken_in_at - interval '90 days' and job.taken_in_at
+       and not exists (select 1 from job later where later.machine_id = job.machine_id and later.id not in (job.id, before.id)
+         and later.closed_at between before.closed_at and job.taken_in_at)`,
+  );
 }
 
 async function writePeople(db: Knex): Promise<number[]> {

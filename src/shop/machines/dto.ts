@@ -13,6 +13,11 @@ export interface MachineListView {
   openJob: number | null;
   lastJobAt: string | null;
   phone: string;
+  warrantyUntil: string | null;
+  /** For the next technician. */
+  note: string;
+  /** The owner's standing instructions. */
+  standing: string;
 }
 
 export interface TimelineView {

@@ -15,6 +15,7 @@ import {
   searchMachines,
   tagNow,
   timelineOf,
+  type MachineListRow,
   type TimelineRow,
 } from '@/data/machines';
 import { openJobOf } from '@/data/jobs';
@@ -29,24 +30,31 @@ import type { MachineCardView, MachineListView, TimelineView } from './dto';
 const PAGE = 50;
 const DAY = 86_400_000;
 
+export function listView(r: MachineListRow): MachineListView {
+  return {
+    id: r.id,
+    tag: r.tag,
+    serial: r.serial,
+    maker: r.maker,
+    model: r.model,
+    kind: r.kind,
+    owner: r.owner,
+    madeYear: r.made_year,
+    nextDueOn: r.next_due_on,
+    openJob: r.open_job,
+    lastJobAt: r.last_job_at?.toISOString() ?? null,
+    phone: r.phone,
+    warrantyUntil: r.warranty_until,
+    note: r.note,
+    standing: r.standing,
+  };
+}
+
 /** Machines by tag, serial, owner, model or words; one page, and whether there is another. */
 export async function findMachines(words: string, page = 0): Promise<{ rows: MachineListView[]; more: boolean }> {
   const rows = await searchMachines(database(), words, PAGE + 1, page * PAGE);
   return {
-    rows: rows.slice(0, PAGE).map((r) => ({
-      id: r.id,
-      tag: r.tag,
-      serial: r.serial,
-      maker: r.maker,
-      model: r.model,
-      kind: r.kind,
-      owner: r.owner,
-      madeYear: r.made_year,
-      nextDueOn: r.next_due_on,
-      openJob: r.open_job,
-      lastJobAt: r.last_job_at?.toISOString() ?? null,
-      phone: r.phone,
-    })),
+    rows: rows.slice(0, PAGE).map(listView),
     more: rows.length > PAGE,
   };
 }

@@ -1,6 +1,7 @@
 import { searchCustomers } from '@/data/customers';
 import { database } from '@/data/database';
 import { searchMachines } from '@/data/machines';
+import { listView } from '../machines/machines';
 import type { SearchRow } from './dto';
 
 const MACHINES = 10;
@@ -15,23 +16,14 @@ export async function search(words: string): Promise<SearchRow[]> {
     searchCustomers(db, words, CUSTOMERS),
   ]);
   return [
-    ...machines.map((m) => ({
-      sort: 'machine' as const,
-      id: m.id,
-      tag: m.tag,
-      serial: m.serial,
-      maker: m.maker,
-      model: m.model,
-      owner: m.owner,
-      phone: m.phone,
-      openJob: m.open_job,
-    })),
+    ...machines.map((m) => ({ sort: 'machine' as const, ...listView(m) })),
     ...customers.map((c) => ({
       sort: 'customer' as const,
       id: c.id,
       name: c.name,
       phone: c.phone,
       machines: Number(c.machines),
+      standing: c.standing,
     })),
   ];
 }

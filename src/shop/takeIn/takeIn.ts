@@ -52,7 +52,7 @@ export function takeIn(person: Person, dto: TakeInDto): Promise<{ job: number; t
     const today = dayInZone(new Date(), (await shopSettings(db)).zone);
     const { model, known, problems } = await look(db, dto, today);
     const kind = model ? kindById(model.kind) : null;
-    refuseIf([...problems, ...(kind ? idProblems(kind, dto) : [])]);
+    refuseIf([...problems, ...(kind ? idProblems(kind, dto) : []), ...warrantyProblems(dto, model, known, today)]);
 
     const customerId =
       dto.customerId ?? (dto.newCustomer ? await insertCustomer(db, trimmed(dto.newCustomer)) : known!.customer_id);
@@ -165,6 +165,24 @@ function idProblems(kind: Kind, dto: TakeInDto): FieldProblem[] {
   if (guess !== undefined && !knowledge.faults.some((f) => f.id === guess && kind.id in f.kinds))
     problems.push({ field: 'customerDiagnosis', message: `${kind.id} has no fault ${guess}.` });
   return problems;
+}
+
+/** Within the warranty the owner chooses, and the choice is written down. */
+function warrantyProblems(
+  dto: TakeInDto,
+  model: ModelRow | undefined,
+  known: MachineRow | undefined,
+  today: string,
+): FieldProblem[] {
+  const purchasedOn = dto.newMachine?.purchasedOn ?? dto.purchasedOn;
+  const until =
+    purchasedOn && purchasedOn <= today && model
+      ? warrantyUntil(purchasedOn, model.warranty_months)
+      : (known?.warranty_until ?? null);
+  const open = until !== null && until >= today && (dto.warrantyChoice ?? 'none') === 'none';
+  return open
+    ? [{ field: 'warrantyChoice', message: `Under warranty until ${until}: repair here, or the authorised shop?` }]
+    : [];
 }
 
 function bought(purchasedOn: string | undefined, model: ModelRow) {

@@ -1,70 +1,259 @@
 'use client';
 
+import { DndContext, PointerSensor, useDroppable, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Link from '@mui/material/Link';
+import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
-import { useEffect } from 'react';
-import { places, waitKinds } from '@/knowledge/bench';
+import { useEffect, useState, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
-import { dayWords } from '../parts/dayWords';
-import { Empty } from '../parts/Notice';
-import { Reading } from '../parts/Reading';
-import { leftWords, useNow } from '../parts/useNow';
+import { Empty, Notice } from '../parts/Notice';
+import { Key } from '../parts/Key';
+import { useNow } from '../parts/useNow';
 import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
-import { TimeStrip } from './TimeStrip';
+import { BenchStripRow, STRIP_COLUMNS } from './BenchStripRow';
+import { benchGroups, type BenchGroup } from './benchGroups';
+import { MoveMenu } from './MoveMenu';
+import { useBench, type Move } from './useBench';
 
-const REFRESH_MS = 20_000;
+const MINE_KEY = 'bench-mine';
 
-/** The day: one strip per machine on the premises, grouped by what it waits for. */
-export function BenchScreen({ view }: { view: BenchView }) {
-  const router = useRouter();
+/** The day: one strip per machine on the premises, grouped by the place where it lies. Alive. */
+export function BenchScreen({ view: told, me }: { view: BenchView; me: number }) {
+  const { view, move, live, refusal } = useBench(told);
   const now = useNow(view.now);
+  const [mine, setMine] = useState(false);
   useEffect(() => {
-    const timer = setInterval(() => router.refresh(), REFRESH_MS);
-    return () => clearInterval(timer);
-  }, [router]);
-  const groups = group(view.strips, now);
+    // Kept per browser, read after the first picture so that server and browser draw the same.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setMine(window.localStorage.getItem(MINE_KEY) === 'yes');
+  }, []);
+  const [menu, setMenu] = useState<{ strip: BenchStrip; anchor: HTMLElement } | null>(null);
+  const [dragged, setDragged] = useState<BenchStrip | null>(null);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const groups = benchGroups(view, mine ? me : null);
+  const order = groups.flatMap((g) => g.strips);
+  const choose = (only: boolean) => {
+    window.localStorage.setItem(MINE_KEY, only ? 'yes' : 'no');
+    setMine(only);
+  };
+  useKeys(
+    order,
+    () => choose(!mine),
+    (strip, anchor) => setMenu({ strip, anchor }),
+  );
+
+  const drop = ({ active, over }: DragEndEvent) => {
+    const strip = dragged;
+    setDragged(null);
+    const to = over?.data.current as Move | undefined;
+    if (!strip || !to || active.id !== strip.job) return;
+    const stays =
+      to.personId === undefined
+        ? to.place === strip.place && (to.benchNo ?? strip.benchNo) === strip.benchNo
+        : to.personId === (strip.person?.id ?? null);
+    if (!stays) void move(strip, to);
+  };
+
   return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap' }}>
-        <Typography component="h1" variant="h1">
-          Bench
-        </Typography>
-        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-          {view.strips.length} machine{view.strips.length === 1 ? '' : 's'} on the premises
-        </Typography>
-        <Button component={NextLink} href="/take-in" variant="contained" sx={{ ml: 'auto' }}>
-          Take a machine in
-        </Button>
-      </Box>
-      {view.strips.length === 0 && <Empty>No machine is here. Take one in: g, then t.</Empty>}
-      {view.strips.length > 0 && <DayHeads view={view} />}
-      {groups.map((g) => (
-        <Box component="section" key={g.label} aria-label={g.label}>
-          <Typography
-            component="h2"
-            variant="h3"
-            sx={{ borderBottom: '2px solid', borderColor: 'text.primary', pb: 0.25 }}
-          >
-            {g.label}
+    <DndContext
+      id="bench"
+      sensors={sensors}
+      onDragStart={({ active }) => setDragged(order.find((s) => s.job === active.id) ?? null)}
+      onDragCancel={() => setDragged(null)}
+      onDragEnd={drop}
+    >
+      <Box sx={{ display: 'grid', gap: 1 }}>
+        <Box sx={{ display: 'flex', alignItems: 'center', columnGap: 2, rowGap: 0.5, flexWrap: 'wrap' }}>
+          <Typography component="h1" variant="h1">
+            Bench
           </Typography>
-          {g.strips.map((s) => (
-            <Strip key={s.job} strip={s} view={view} now={now} />
-          ))}
+          <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+            {view.strips.length} machine{view.strips.length === 1 ? '' : 's'} on the premises
+          </Typography>
+          <ToggleButton value="mine" size="small" selected={mine} onChange={() => choose(!mine)}>
+            Mine only &nbsp;<Key>n</Key>
+          </ToggleButton>
+          <Typography variant="body2" role="status" sx={{ color: 'bench.brass', fontWeight: 600 }}>
+            {live ? '' : 'The line to the shop is lost: what stands here may be old.'}
+          </Typography>
+          <Box sx={{ ml: { md: 'auto' }, display: 'flex', gap: 1 }}>
+            <Button component={NextLink} href="/wall" size="small">
+              For the wall
+            </Button>
+            <Button component={NextLink} href="/take-in" variant="contained" size="small">
+              Take a machine in
+            </Button>
+          </Box>
         </Box>
-      ))}
+        {refusal && (
+          <Notice live title={refusal.title}>
+            {refusal.fields.map((f) => (
+              <Typography key={f.field} variant="body2">
+                {f.message}
+              </Typography>
+            ))}
+          </Notice>
+        )}
+        {view.strips.length === 0 && <Empty>No machine is here. Take one in: g, then t.</Empty>}
+        {view.strips.length > 0 && order.length === 0 && (
+          <Empty>Nothing here is given to you. Take one: focus its strip, then m.</Empty>
+        )}
+        {dragged && <People view={view} />}
+        {view.strips.length > 0 && <DayHeads view={view} />}
+        {groups.map((g) => (
+          <Place key={g.id} group={g} dragging={dragged !== null}>
+            {g.strips.map((s) => {
+              const at = order.indexOf(s);
+              return (
+                <BenchStripRow
+                  key={s.job}
+                  strip={s}
+                  view={view}
+                  now={now}
+                  digit={at < 9 ? String(at + 1) : null}
+                  onMenu={(strip, anchor) => setMenu({ strip, anchor })}
+                />
+              );
+            })}
+          </Place>
+        ))}
+        <Typography variant="caption" sx={{ color: 'text.secondary', display: { xs: 'none', md: 'block' } }}>
+          <Key>1</Key> to <Key>9</Key> start the action of that strip; <Key>↓</Key> <Key>↑</Key> walk the strips,{' '}
+          <Key>m</Key> moves the one in focus; or drag it by its grip.
+        </Typography>
+      </Box>
+      {menu && (
+        <MoveMenu
+          strip={menu.strip}
+          view={view}
+          anchor={menu.anchor}
+          onClose={() => setMenu(null)}
+          onMove={(to) => void move(menu.strip, to)}
+        />
+      )}
+    </DndContext>
+  );
+}
+
+/** Digits start, arrows walk, m moves, n shows only mine. */
+function useKeys(
+  order: BenchStrip[],
+  onMine: () => void,
+  onMove: (strip: BenchStrip, anchor: HTMLElement) => void,
+): void {
+  const start = (job: number) => document.querySelector<HTMLElement>(`[data-start="${job}"]`);
+  const focused = () => {
+    const row = document.activeElement?.closest<HTMLElement>('[data-strip]');
+    return order.findIndex((s) => String(s.job) === row?.dataset.strip);
+  };
+  useHotkeys('1,2,3,4,5,6,7,8,9', (event) => {
+    const strip = order[Number(event.key) - 1];
+    if (strip) start(strip.job)?.click();
+  });
+  useHotkeys('down,up', (event) => {
+    const at = focused();
+    const next = order[event.key === 'ArrowDown' ? Math.min(at + 1, order.length - 1) : Math.max(at - 1, 0)];
+    if (!next) return;
+    event.preventDefault();
+    start(next.job)?.focus();
+  });
+  useHotkeys('m', (event) => {
+    const strip = order[focused()];
+    const anchor = strip && document.querySelector<HTMLElement>(`[data-move="${strip.job}"]`);
+    if (!strip || !anchor) return;
+    event.preventDefault();
+    onMove(strip, anchor);
+  });
+  useHotkeys('n', onMine);
+}
+
+function Place({ group, dragging, children }: { group: BenchGroup; dragging: boolean; children: ReactNode }) {
+  const { setNodeRef, isOver } = useDroppable({
+    id: group.id,
+    data: { place: group.place, ...(group.benchNo ? { benchNo: group.benchNo } : {}) },
+  });
+  return (
+    <Box
+      component="section"
+      ref={setNodeRef}
+      aria-label={group.label}
+      sx={{
+        bgcolor: isOver ? 'bench.well' : undefined,
+        outline: dragging ? '1px dashed' : undefined,
+        outlineColor: 'bench.soft',
+        minHeight: dragging ? 44 : undefined,
+      }}
+    >
+      <Typography
+        component="h2"
+        variant="h3"
+        sx={{
+          borderBottom: '2px solid',
+          borderColor: 'text.primary',
+          pb: 0.25,
+          color: group.strips.length === 0 ? 'text.secondary' : undefined,
+        }}
+      >
+        {group.label}
+        {group.strips.length === 0 && (
+          <Box component="span" sx={{ fontWeight: 400, fontFamily: fonts.text, fontSize: '0.88rem', ml: 1 }}>
+            empty
+          </Box>
+        )}
+      </Typography>
+      {children}
     </Box>
   );
 }
 
-const COLUMNS = { xs: '1fr', md: '300px minmax(220px, 1fr) minmax(260px, 1.5fr)' };
+function People({ view }: { view: BenchView }) {
+  return (
+    <Box
+      sx={{ display: 'flex', gap: 1, position: 'sticky', top: 0, zIndex: 3, bgcolor: 'background.default', py: 0.5 }}
+    >
+      {view.people.map((p) => (
+        <Person key={p.id} id={p.id} label={`Give to ${p.name}`} />
+      ))}
+      <Person id={null} label="Give to nobody" />
+    </Box>
+  );
+}
+
+function Person({ id, label }: { id: number | null; label: string }) {
+  const { setNodeRef, isOver } = useDroppable({ id: `person-${id}`, data: { personId: id } });
+  return (
+    <Box
+      ref={setNodeRef}
+      sx={{
+        px: 2,
+        py: 1,
+        border: '2px dashed',
+        borderColor: isOver ? 'bench.action' : 'bench.soft',
+        bgcolor: isOver ? 'bench.well' : 'background.paper',
+        fontFamily: fonts.label,
+        fontWeight: 600,
+      }}
+    >
+      {label}
+    </Box>
+  );
+}
 
 function DayHeads({ view }: { view: BenchView }) {
   return (
-    <Box aria-hidden sx={{ display: { xs: 'none', md: 'grid' }, gridTemplateColumns: COLUMNS, columnGap: 2, mb: -1.5 }}>
+    <Box
+      aria-hidden
+      sx={{
+        display: { xs: 'none', md: 'grid' },
+        gridTemplateColumns: STRIP_COLUMNS,
+        columnGap: 2,
+        mb: -3.2,
+        height: 24,
+      }}
+    >
       <span />
       <span />
       <Box sx={{ display: 'flex', fontFamily: fonts.label, color: 'text.secondary', fontSize: '0.9rem' }}>
@@ -82,77 +271,4 @@ function DayHeads({ view }: { view: BenchView }) {
       </Box>
     </Box>
   );
-}
-
-function Strip({ strip, view, now }: { strip: BenchStrip; view: BenchView; now: number }) {
-  const href = `/jobs/${strip.job}`;
-  return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: COLUMNS,
-        columnGap: 2,
-        rowGap: 0.5,
-        alignItems: 'center',
-        borderBottom: '1px solid',
-        borderColor: 'divider',
-        py: 0.75,
-      }}
-    >
-      <Button
-        component={NextLink}
-        href={href}
-        sx={{ justifyContent: 'space-between', textAlign: 'left', lineHeight: 1.2, gap: 1 }}
-        aria-label={`${strip.next?.text ?? 'Open'}, ${strip.tag}`}
-      >
-        <span>{strip.next?.text ?? 'Open the job'}</span>
-        {strip.next && <Reading>{Math.ceil(strip.next.minutes)} min</Reading>}
-      </Button>
-      <Box sx={{ minWidth: 0 }}>
-        <Typography variant="body2" sx={{ lineHeight: 1.3 }}>
-          <Link
-            component={NextLink}
-            href={`/machines/${strip.tag}`}
-            sx={{ fontFamily: fonts.reading, fontSize: '0.92em', fontWeight: 700 }}
-          >
-            {strip.tag}
-          </Link>{' '}
-          {strip.maker} {strip.model}, {strip.owner}
-        </Typography>
-        <Typography
-          variant="body2"
-          sx={{
-            color: strip.late ? 'bench.brass' : 'text.secondary',
-            fontWeight: strip.late ? 700 : 400,
-            lineHeight: 1.3,
-          }}
-        >
-          {strip.late
-            ? `late, was promised for ${dayWords(strip.promisedOn, view.today)}`
-            : `promised for ${dayWords(strip.promisedOn, view.today)}`}
-          {strip.place !== 'bench' && `, ${places.find((p) => p.id === strip.place)?.label.toLowerCase()}`}
-          {strip.wait &&
-            `, ${waitLabel(strip.wait.kind).toLowerCase()}${strip.wait.what ? ` (${strip.wait.what})` : ''} ${leftWords(strip.wait.endsAt, now)}`}
-        </Typography>
-      </Box>
-      <TimeStrip strip={strip} view={view} now={now} />
-    </Box>
-  );
-}
-
-function waitLabel(kind: string): string {
-  return waitKinds.find((w) => w.id === kind)?.label ?? kind;
-}
-
-function group(strips: BenchStrip[], now: number): { label: string; strips: BenchStrip[] }[] {
-  const over = (s: BenchStrip) => s.wait !== null && Date.parse(s.wait.endsAt) <= now;
-  const rows: [string, (s: BenchStrip) => boolean][] = [
-    ['Wait is over', over],
-    ['Waits for hands', (s) => !s.wait && s.stage !== 'hand-back'],
-    ['Waits for its owner', (s) => !s.wait && s.stage === 'hand-back'],
-    ['Dries or cures', (s) => !over(s) && ['drying', 'soaking', 'glue'].includes(s.wait?.kind ?? '')],
-    ['Waits for a part', (s) => !over(s) && s.wait?.kind === 'part'],
-    ['Waits for an answer', (s) => !over(s) && s.wait?.kind === 'answer'],
-  ];
-  return rows.map(([label, belongs]) => ({ label, strips: strips.filter(belongs) })).filter((g) => g.strips.length > 0);
 }

@@ -267,6 +267,27 @@ function StationMark({ station, state, tabIndex, onKeyDown, onFocus, onChoose, r
         />
       )}
       {state.looked && <path d={`M${x - 6} ${y + r + 2.5}h12`} stroke={bench.action} strokeWidth={3.4} />}
+      {(state.marks ?? 0) > 0 && (
+        <>
+          <path
+            d={`M${x + r - 3} ${y - r - 3}h9l4 5.5-4 5.5h-9z`}
+            fill={bench.sheet}
+            stroke={bench.brass}
+            strokeWidth={1.6}
+          />
+          <text
+            x={x + r + 3}
+            y={y - r + 6}
+            textAnchor="middle"
+            fontFamily={fonts.reading}
+            fontSize={9.5}
+            fontWeight={700}
+            fill={bench.ink}
+          >
+            {state.marks}
+          </text>
+        </>
+      )}
       {station.label.map((text, i) => (
         <text
           key={text}

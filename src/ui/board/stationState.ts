@@ -9,6 +9,8 @@ export interface StationState {
   ageDays?: number;
   /** The proposed check looks here. */
   looked?: boolean;
+  /** What was seen on it when the machine came: how many marks. */
+  marks?: number;
 }
 
 /** Age as it stands on the board: days, then months, then years. */
@@ -28,6 +30,7 @@ export function stationSentence(label: string, state: StationState): string {
     parts.push(`${Math.round(state.odds * 100)} per cent suspected`);
   if (state.open) parts.push('open');
   if (state.looked) parts.push('the proposed check looks here');
+  if (state.marks) parts.push(`marked on arrival${state.marks > 1 ? `, ${state.marks} marks` : ''}`);
   if (state.ageDays !== undefined) parts.push(`replaced ${ageWords(state.ageDays)} ago`);
   return parts.join(', ');
 }

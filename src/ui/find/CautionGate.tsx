@@ -8,6 +8,8 @@ import { useState } from 'react';
 import type { JobDesk } from '../job/useJob';
 import { cautionOf } from '../job/labels';
 import { CautionPlate } from '../parts/CautionPlate';
+import { instantAt } from '../parts/instants';
+import { useKeptText } from '../parts/useKeptText';
 
 /** Cautions in force: each says what it holds back, and is cleared under a name with how it was made safe. */
 export function CautionGate({ desk }: { desk: JobDesk }) {
@@ -19,7 +21,7 @@ export function CautionGate({ desk }: { desk: JobDesk }) {
       ))}
       {job.clearedCautions.map((c) => (
         <Typography key={c.caution} variant="caption" sx={{ color: 'text.secondary' }}>
-          {cautionOf(c.caution).label}: cleared by {c.by}, {c.at.slice(0, 16).replace('T', ' ')}. {c.how}
+          {cautionOf(c.caution).label}: cleared by {c.by}, {instantAt(c.at, job.zone)}. {c.how}
         </Typography>
       ))}
     </>
@@ -29,7 +31,7 @@ export function CautionGate({ desk }: { desk: JobDesk }) {
 function Gate({ id, desk }: { id: string; desk: JobDesk }) {
   const caution = cautionOf(id);
   const [open, setOpen] = useState(false);
-  const [how, setHow] = useState('');
+  const [how, setHow, dropHow] = useKeptText(`job-${desk.job.id}`, `how ${id}`, '');
   const problem = desk.refusal?.fields.find((f) => f.field === 'how')?.message;
   return (
     <CautionPlate
@@ -46,7 +48,7 @@ function Gate({ id, desk }: { id: string; desk: JobDesk }) {
           component="form"
           onSubmit={(e) => {
             e.preventDefault();
-            void desk.act('clear-caution', { caution: id, how });
+            void desk.act('clear-caution', { caution: id, how }).then((done) => done && dropHow());
           }}
           sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}
         >

@@ -13,6 +13,7 @@ import { aspectFor, cautionOf, doingOf, faultLabel, outcomeLabel, type Doing } f
 import { CautionPlate } from '../parts/CautionPlate';
 import { Key } from '../parts/Key';
 import { percent, Reading } from '../parts/Reading';
+import { useKeptText } from '../parts/useKeptText';
 
 export type Answered = { check: string; outcome?: string; value?: number; unit?: string; condition?: string };
 
@@ -218,7 +219,11 @@ function ReadingEntry({
 }) {
   const spec = aspect.reading!;
   const quantity = spec.quantity as Quantity;
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped, dropTyped] = useKeptText(
+    `job-${job.id}`,
+    `reading ${aspect.id} ${aspect.condition ?? ''}`,
+    '',
+  );
   const [tried, setTried] = useState(false);
   const parsed = parseTyped(quantity, typed);
   const limit = spec.relativeTo === 'mainsV' ? job.machine.mainsV : null;
@@ -236,7 +241,9 @@ function ReadingEntry({
       onSubmit={(e) => {
         e.preventDefault();
         setTried(true);
-        if (parsed && !beyond) onRecord(parsed.value, UNITS[quantity].base);
+        if (!parsed || beyond) return;
+        dropTyped();
+        onRecord(parsed.value, UNITS[quantity].base);
       }}
       sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', maxWidth: 520 }}
     >

@@ -11,6 +11,8 @@ import { cautionOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Reading } from '../parts/Reading';
+import { instantAt } from '../parts/instants';
+import { useKeptText } from '../parts/useKeptText';
 import { leftWords, useNow } from '../parts/useNow';
 
 /** A clock for what needs no hands: drying, soaking, glue, parts, answers. It runs on the server. */
@@ -19,7 +21,7 @@ export function WaitClock({ desk }: { desk: JobDesk }) {
   const running = job.waits.find((w) => !w.endedAt);
   const now = useNow(running?.startedAt ?? job.takenInAt);
   const [kind, setKind] = useState<string>('drying');
-  const [what, setWhat] = useState('');
+  const [what, setWhat, dropWhat] = useKeptText(`job-${job.id}`, 'wait', '');
   const [hours, setHours] = useState('24');
   const problem = desk.refusal?.fields.find((f) => f.field === 'hours')?.message;
   const label = (id: string) => waitKinds.find((w) => w.id === id)?.label ?? id;
@@ -32,7 +34,7 @@ export function WaitClock({ desk }: { desk: JobDesk }) {
         .filter((w) => w.endedAt)
         .map((w) => (
           <Typography key={w.id} variant="body2" sx={{ color: 'text.secondary' }}>
-            {label(w.kind)} {w.what}: ended {w.endedAt!.slice(0, 16).replace('T', ' ')}
+            {label(w.kind)} {w.what}: ended {instantAt(w.endedAt!, job.zone)}
           </Typography>
         ))}
       {running ? (
@@ -59,7 +61,9 @@ export function WaitClock({ desk }: { desk: JobDesk }) {
             component="form"
             onSubmit={(e) => {
               e.preventDefault();
-              void desk.act('start-wait', { kind, what, hours: Number(hours.replace(',', '.')) });
+              void desk
+                .act('start-wait', { kind, what, hours: Number(hours.replace(',', '.')) })
+                .then((done) => done && dropWhat());
             }}
             sx={{
               display: 'grid',

@@ -20,7 +20,7 @@ export function HandBackWork({ desk }: { desk: JobDesk }) {
   const { job, busy } = desk;
   const closed = job.stage === 'closed';
   const [faults, setFaults] = useState<string[]>(job.assessment.proved);
-  const [advice, setAdvice, dropAdvice] = useKeptText(`job-${job.id}-advice`, job.advice);
+  const [advice, setAdvice, dropAdvice] = useKeptText(`job-${job.id}`, 'advice', job.advice);
   const likely = job.assessment.faults.filter((f) => f.suspect && (f.proved || f.probability > 0.2)).map((f) => f.id);
   const offered = [...new Set([...job.assessment.proved, ...likely])].slice(0, 8);
   const open = job.proofs.filter((p) => p.required && p.result !== 'pass');

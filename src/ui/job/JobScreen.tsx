@@ -6,6 +6,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { kindOfModel } from '@/core/diagnosis/kindOfModel';
 import { knowledge } from '@/knowledge';
 import type { JobView } from '@/shop/jobView/dto';
 import { LineBoard } from '../board/LineBoard';
@@ -19,6 +20,7 @@ import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
 import { faultOf } from './labels';
 import { STAGES, type StageId } from './stages';
+import { JobBook } from './JobBook';
 import { MachinePast } from './MachinePast';
 import { TakenIn } from './TakenIn';
 import { useJob } from './useJob';
@@ -28,7 +30,15 @@ export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId
   const router = useRouter();
   const desk = useJob(initial);
   const { job } = desk;
-  const kind = knowledge.kinds.find((k) => k.id === job.machine.kind)!;
+  const { addedStations } = job.machine;
+  const kind = useMemo(
+    () =>
+      kindOfModel(
+        knowledge.kinds.find((k) => k.id === job.machine.kind)!,
+        addedStations,
+      ),
+    [job.machine.kind, addedStations],
+  );
   const [looked, setLooked] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
   const states = useMemo(() => boardStates(job, looked), [job, looked]);
@@ -56,6 +66,7 @@ export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId
         </Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           Job {job.id}, promised {job.promisedOn}
+          {job.comebackOf && `, comes back after job ${job.comebackOf}`}
         </Typography>
         <Box
           component="nav"
@@ -140,7 +151,10 @@ export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId
           {stage === 'prove' && <ProveWork desk={desk} onDone={() => go('hand-back')} onBack={() => go('find')} />}
           {stage === 'hand-back' && <HandBackWork desk={desk} />}
         </Box>
-        <MachinePast job={job} />
+        <Box sx={{ display: 'grid', gap: 2 }}>
+          <MachinePast job={job} />
+          <JobBook desk={desk} />
+        </Box>
       </Box>
     </Box>
   );
@@ -174,6 +188,7 @@ function boardStates(job: JobView, looked: string | null): Record<string, Statio
   for (const access of kind.access)
     if (job.assessment.open.includes(access.id)) for (const s of access.bares) at(s).open = true;
   for (const [station, days] of Object.entries(job.partAgeDays)) at(station).ageDays = days;
+  for (const mark of job.marks) at(mark.station).marks = (at(mark.station).marks ?? 0) + 1;
   const check = looked && knowledge.checks.find((c) => c.id === looked);
   if (check)
     for (const id of check.aspects.flatMap((a) => a.outcomes.flatMap((o) => o.proves ?? []))) {

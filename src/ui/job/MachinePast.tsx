@@ -3,7 +3,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { arrivalSigns } from '@/knowledge/bench';
 import type { JobView } from '@/shop/jobView/dto';
-import { Empty } from '../parts/Notice';
+import { Empty, Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { complaintLabel, faultLabel } from './labels';
 
@@ -35,7 +35,11 @@ export function MachinePast({ job }: { job: JobView }) {
               (job.assessment.proved.includes(job.customerDiagnosis) ? ' (was right)' : ' (was not it)')}
           </Typography>
         )}
-        {job.openedBefore && <Typography variant="body2">Opened lately by somebody else.</Typography>}
+        {job.openedBefore && (
+          <Typography variant="body2">Opened lately by {job.openedBy || 'somebody else'}.</Typography>
+        )}
+        {job.pickedUp && <Typography variant="body2">Picked up last: {job.pickedUp}.</Typography>}
+        {job.accessories.length > 0 && <Typography variant="body2">With it: {job.accessories.join(', ')}.</Typography>}
         {job.arrivalSigns.length > 0 && (
           <Typography variant="body2">
             On arrival:{' '}
@@ -43,6 +47,24 @@ export function MachinePast({ job }: { job: JobView }) {
           </Typography>
         )}
       </Box>
+      {(job.customer.standing || job.machine.note || job.warranty.inForce || job.comebackOf) && (
+        <Box sx={{ display: 'grid', gap: 0.75 }}>
+          {job.comebackOf && (
+            <Notice title="Comes back within 90 days.">
+              <Link component={NextLink} href={`/jobs/${job.comebackOf}/hand-back`} variant="body2">
+                What was done in job {job.comebackOf}
+              </Link>
+            </Notice>
+          )}
+          {job.warranty.inForce && (
+            <Notice
+              title={`Under warranty until ${job.warranty.until}: ${{ none: 'the owner was not asked', 'repair-here': 'the owner wants it repaired here', authorised: 'goes to the authorised shop, do not open it' }[job.warranty.choice]}.`}
+            />
+          )}
+          {job.customer.standing && <Notice title={`Always: ${job.customer.standing}`} />}
+          {job.machine.note && <Notice title={`Noted: ${job.machine.note}`} />}
+        </Box>
+      )}
       <Box>
         <Typography component="h2" variant="h3">
           Before this

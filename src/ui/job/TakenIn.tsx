@@ -1,18 +1,31 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { knowledge } from '@/knowledge';
 import { arrivalSigns } from '@/knowledge/bench';
 import type { JobView } from '@/shop/jobView/dto';
 import { CautionPlate } from '../parts/CautionPlate';
+import { instantAt } from '../parts/instants';
+import { JobPhotographs } from './JobPhotographs';
 import { cautionOf, complaintLabel } from './labels';
 
 /** What was written down at the counter. */
 export function TakenIn({ job }: { job: JobView }) {
   const rows: [string, string][] = [
-    ['Taken in', job.takenInAt.slice(0, 16).replace('T', ' ')],
+    ['Taken in', instantAt(job.takenInAt, job.zone)],
     ['Complaints', job.complaints.map(complaintLabel).join(', ')],
     ['Serial', job.machine.serial || 'not written down'],
     ['Made', job.machine.madeYear ? String(job.machine.madeYear) : 'not known'],
     ['Mains', `${job.machine.mainsV} V`],
+    ['Ever wet', { 'not-asked': 'not asked', no: 'no', yes: 'yes', unknown: 'not known' }[job.everWet]],
+    ['Picked up last', job.pickedUp || 'nothing said'],
+    ['Opened before', job.openedBefore ? `yes${job.openedBy ? `, by ${job.openedBy}` : ''}` : 'not said'],
+    ['Came with it', job.accessories.join(', ') || 'nothing'],
+    [
+      'Warranty',
+      job.warranty.until
+        ? `until ${job.warranty.until}${{ none: '', 'repair-here': ', the owner chose to repair it here', authorised: ', the owner chose the authorised shop' }[job.warranty.choice]}`
+        : 'not known',
+    ],
     [
       'On arrival',
       job.arrivalSigns.map((s) => arrivalSigns.find((a) => a.id === s)?.label).join(', ') || 'nothing special',
@@ -42,6 +55,17 @@ export function TakenIn({ job }: { job: JobView }) {
       {raised.map((s) => (
         <CautionPlate key={s.id} label={cautionOf(s.raises!).label} text={cautionOf(s.raises!).text} />
       ))}
+      {job.marks.length > 0 && (
+        <Typography variant="body2">
+          Marked on the board: {job.marks.map((m) => `${stationLabel(job, m.station)} ${m.text}`).join(', ')}.
+        </Typography>
+      )}
+      <JobPhotographs job={job} />
     </Box>
   );
+}
+
+function stationLabel(job: JobView, id: string): string {
+  const kind = knowledge.kinds.find((k) => k.id === job.machine.kind)!;
+  return [...kind.lines.flatMap((l) => l.stations), ...job.machine.addedStations].find((s) => s.id === id)?.label ?? id;
 }

@@ -3,6 +3,7 @@
 import { useCallback, useRef, useState } from 'react';
 import type { JobView } from '@/shop/jobView/dto';
 import { send, type Refusal } from '../parts/post';
+import { useLive } from '../parts/useLive';
 
 export interface JobDesk {
   job: JobView;
@@ -13,6 +14,8 @@ export interface JobDesk {
   /** Does one deed; true when it was done. The same content pressed twice is one deed. */
   act(deed: string, body?: Record<string, unknown>): Promise<boolean>;
   dismiss(): void;
+  /** Takes over the job as a deed that went another way answered it. */
+  take(job: JobView): void;
 }
 
 /** One job on the screen: every write carries the version that is shown and a key of its own. */
@@ -56,9 +59,17 @@ export function useJob(initial: JobView): JobDesk {
     },
     [job],
   );
+  // What somebody does at another bench is seen here at once; what is typed here stays.
+  useLive(async (concerns) => {
+    if (!concerns(job.id) || working.current) return;
+    const response = await fetch(`/api/v1/jobs/${job.id}`).catch(() => null);
+    if (!response?.ok || working.current) return;
+    const now = (await response.json()) as JobView;
+    setJob((shown) => (now.version > shown.version ? now : shown));
+  });
   const dismiss = useCallback(() => {
     setRefusal(null);
     setConflict(null);
   }, []);
-  return { job, busy, refusal, conflict, act, dismiss };
+  return { job, busy, refusal, conflict, act, dismiss, take: setJob };
 }

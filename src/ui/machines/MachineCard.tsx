@@ -9,32 +9,69 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { kindOfModel } from '@/core/diagnosis/kindOfModel';
 import { knowledge } from '@/knowledge';
 import type { MachineCardView } from '@/shop/machines/dto';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
+import { JobPhotographs } from '../job/JobPhotographs';
 import { faultLabel } from '../job/labels';
-import { Empty } from '../parts/Notice';
+import { dayAt } from '../parts/instants';
+import { Empty, Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
-import { ReadingChart } from './ReadingChart';
+import { MachineEdits } from './MachineEdits';
+import { TimeChart, type TimeSeries } from './TimeChart';
+import { Timeline } from './Timeline';
+
+const QUANTITIES: Record<string, string> = { 'roll-speed': 'Roll speed', 'sealed-vacuum': 'Sealed vacuum' };
+const PAGE = 60;
+
+interface Props {
+  card: MachineCardView;
+  models: { id: number; maker: string; name: string }[];
+  mayMove: boolean;
+  mayAudit: boolean;
+}
 
 /** One machine's book: the board by the age of its parts, what is due, and all that happened. */
-export function MachineCard({ card }: { card: MachineCardView }) {
-  const kind = knowledge.kinds.find((k) => k.id === card.kind)!;
+export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
+  const kind = useMemo(
+    () =>
+      kindOfModel(
+        knowledge.kinds.find((k) => k.id === card.kind)!,
+        card.addedStations,
+      ),
+    [card.kind, card.addedStations],
+  );
   const states = useMemo(() => {
     const map: Record<string, StationState> = {};
     for (const [station, ageDays] of Object.entries(card.partAgeDays)) map[station] = { ageDays };
     for (const p of card.plans) if (p.overdue && p.station) map[p.station] = { ...map[p.station], looked: true };
     return map;
   }, [card]);
-  const [words, setWords] = useState('');
-  const lines = card.timeline.filter((t) => t.text.toLowerCase().includes(words.toLowerCase()));
+  const measured = useMemo<TimeSeries[]>(
+    () =>
+      [...new Set(card.readings.map((r) => r.item))].slice(0, 2).map((item) => {
+        const own = card.readings.filter((r) => r.item === item);
+        return {
+          name: QUANTITIES[item] ?? item,
+          unit: own[0]!.unit,
+          points: own.map((r) => ({ at: r.at, value: r.after })),
+        };
+      }),
+    [card.readings],
+  );
+  const meter = useMemo<TimeSeries[]>(
+    () => [{ name: 'Hour meter', unit: 'h', points: card.meter.map((m) => ({ at: m.at, value: m.hours })) }],
+    [card.meter],
+  );
+  const underWarranty = card.warrantyUntil !== null && card.warrantyUntil >= card.today;
   return (
-    <Box sx={{ display: 'grid', gap: 2 }}>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Box sx={{ display: 'flex', columnGap: 2, rowGap: 0.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
         <Typography component="h1" variant="h1">
           <Box component="span" sx={{ fontFamily: fonts.reading, fontSize: '0.9em' }}>
             {card.tag}
@@ -42,14 +79,19 @@ export function MachineCard({ card }: { card: MachineCardView }) {
           {card.maker} {card.model}
         </Typography>
         <Typography variant="body2">
-          {card.customer.name}
+          <Link component={NextLink} href={`/customers/${card.customer.id}`}>
+            {card.customer.name}
+          </Link>
           {card.customer.phone && `, ${card.customer.phone}`}
+          {card.siteId && `, ${card.sites.find((s) => s.id === card.siteId)?.label}`}
         </Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           {kind.label}
           {card.serial && `, serial ${card.serial}`}
-          {card.madeYear && `, made ${card.madeYear}`}, {card.mainsV} V{card.pets && ', pets at home'}, about{' '}
+          {card.madeYear && `, made ${card.madeYear}`}
+          {card.purchasedOn && `, bought ${card.purchasedOn}`}, {card.mainsV} V{card.pets && ', pets at home'}, about{' '}
           {card.hoursPerWeek} h a week
+          {card.warrantyUntil && (underWarranty ? `, warranty until ${card.warrantyUntil}` : ', out of warranty')}
         </Typography>
         <Box sx={{ ml: { md: 'auto' } }}>
           {card.openJob ? (
@@ -63,6 +105,17 @@ export function MachineCard({ card }: { card: MachineCardView }) {
           )}
         </Box>
       </Box>
+      {(card.note || card.customer.standing || underWarranty) && (
+        <Box sx={{ display: 'grid', gap: 0.75, gridTemplateColumns: { md: 'repeat(auto-fit, minmax(300px, 1fr))' } }}>
+          {card.note && <Notice title={`For the next technician: ${card.note}`} />}
+          {card.customer.standing && <Notice title={`Always, for ${card.customer.name}: ${card.customer.standing}`} />}
+          {underWarranty && (
+            <Notice
+              title={`Under warranty until ${card.warrantyUntil}: the authorised shop repairs it at no charge.`}
+            />
+          )}
+        </Box>
+      )}
       <LineBoard
         kind={kind}
         dropped={card.droppedStations}
@@ -72,6 +125,7 @@ export function MachineCard({ card }: { card: MachineCardView }) {
       <Typography variant="caption" sx={{ color: 'text.secondary' }}>
         Below a part: how long ago it was replaced here. A green bar under a part: its plan is past due.
       </Typography>
+      <MachineEdits card={card} models={models} mayMove={mayMove} mayAudit={mayAudit} />
       <Box
         sx={{
           display: 'grid',
@@ -81,127 +135,130 @@ export function MachineCard({ card }: { card: MachineCardView }) {
         }}
       >
         <Box sx={{ display: 'grid', gap: 2.5, minWidth: 0 }}>
-          <Box component="section" aria-label="Plans">
-            <Typography component="h2" variant="h2">
-              Due
-            </Typography>
-            {card.plans.length === 0 ? (
-              <Empty>No plans yet: they start when it is handed back the first time.</Empty>
-            ) : (
-              <Table size="small">
-                <TableHead>
-                  <TableRow>
-                    <TableCell>What</TableCell>
-                    <TableCell>Counted from</TableCell>
-                    <TableCell>Due</TableCell>
-                  </TableRow>
-                </TableHead>
-                <TableBody>
-                  {card.plans.map((p) => (
-                    <TableRow key={p.item}>
-                      <TableCell>{p.label}</TableCell>
-                      <TableCell>
-                        <Reading>{p.lastDoneOn}</Reading>
-                      </TableCell>
-                      <TableCell sx={{ color: p.overdue ? 'bench.brass' : undefined }}>
-                        <Reading strong={p.overdue}>{p.dueOn}</Reading>
-                        {p.overdue && ' past'}
-                      </TableCell>
-                    </TableRow>
-                  ))}
-                </TableBody>
-              </Table>
-            )}
-          </Box>
-          <Box component="section" aria-label="Jobs">
-            <Typography component="h2" variant="h2">
-              Jobs
-            </Typography>
-            {card.jobs.length === 0 && <Empty>It has not been here yet.</Empty>}
-            {card.jobs.map((j) => (
-              <Typography
-                key={j.id}
-                variant="body2"
-                sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}
-              >
-                <Link component={NextLink} href={j.closedAt ? `/jobs/${j.id}/hand-back` : `/jobs/${j.id}`}>
-                  <Reading>{j.takenInAt.slice(0, 10)}</Reading>
-                </Link>{' '}
-                {j.closedAt ? j.faults.map(faultLabel).join(', ') || 'no cause named' : 'open'}
-              </Typography>
-            ))}
-          </Box>
+          <Plans card={card} />
+          <Jobs card={card} />
           <Box component="section" aria-label="Readings">
             <Typography component="h2" variant="h2">
               Measured
             </Typography>
-            {card.readings.length === 0 ? (
+            {measured.length === 0 ? (
               <Empty>Nothing measured in Prove yet.</Empty>
             ) : (
-              <ReadingChart readings={card.readings} />
+              <TimeChart series={measured} label="Measured after repairs" />
             )}
           </Box>
+          {card.meter.length > 0 && (
+            <Box component="section" aria-label="Hour meter">
+              <Typography component="h2" variant="h2">
+                Hour meter
+              </Typography>
+              <Typography variant="body2">
+                Last read <Reading strong>{card.meter.at(-1)!.hours} h</Reading> on{' '}
+                <Reading>{dayAt(card.meter.at(-1)!.at, card.zone)}</Reading>
+              </Typography>
+              {card.meter.length > 1 && <TimeChart series={meter} label="Hour meter" />}
+            </Box>
+          )}
+          {(card.belts.length > 0 || card.bearings.length > 0 || card.filters.length > 0) && (
+            <Box component="section" aria-label="What goes in">
+              <Typography component="h2" variant="h2">
+                What goes in
+              </Typography>
+              {(
+                [
+                  ['Belts', card.belts],
+                  ['Bearings', card.bearings],
+                  ['Filters', card.filters],
+                ] as const
+              ).map(
+                ([label, list]) =>
+                  list.length > 0 && (
+                    <Typography key={label} variant="body2">
+                      {label}: {list.join(', ')}
+                    </Typography>
+                  ),
+              )}
+            </Box>
+          )}
+          {card.photographs.length > 0 && (
+            <Box component="section" aria-label="Photographs">
+              <Typography component="h2" variant="h2" sx={{ mb: 0.5 }}>
+                Photographs
+              </Typography>
+              <JobPhotographs job={card} />
+            </Box>
+          )}
         </Box>
-        <Box component="section" aria-label="Timeline" sx={{ minWidth: 0 }}>
-          <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
-            <Typography component="h2" variant="h2">
-              All that happened
-            </Typography>
-            <Box
-              component="input"
-              value={words}
-              onChange={(e: React.ChangeEvent<HTMLInputElement>) => setWords(e.target.value)}
-              placeholder="find in it"
-              aria-label="Find in the timeline"
-              sx={{
-                ml: 'auto',
-                font: 'inherit',
-                color: 'inherit',
-                bgcolor: 'background.paper',
-                border: '1px solid',
-                borderColor: 'bench.soft',
-                borderRadius: '3px',
-                px: 1,
-                py: 0.5,
-                width: 170,
-              }}
-            />
-          </Box>
-          {lines.length === 0 && <Empty>{words ? 'Nothing with these words.' : 'Nothing yet.'}</Empty>}
-          <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-            {lines.map((t) => (
-              <Box
-                component="li"
-                key={t.id}
-                sx={{
-                  display: 'grid',
-                  gridTemplateColumns: { xs: '92px 1fr', sm: '150px 90px 1fr' },
-                  columnGap: 1,
-                  py: 0.5,
-                  borderBottom: '1px solid',
-                  borderColor: 'divider',
-                  fontSize: '0.93rem',
-                }}
-              >
-                <Reading>
-                  {t.at.slice(0, 10)}
-                  <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
-                    {' '}
-                    {t.at.slice(11, 16)}
-                  </Box>
-                </Reading>
-                <Box component="span" sx={{ color: 'text.secondary', display: { xs: 'none', sm: 'inline' } }}>
-                  {t.what.replaceAll('-', ' ')}
-                </Box>
-                <Box component="span" sx={{ overflowWrap: 'anywhere' }}>
-                  {t.text}
-                  {t.by && <Box component="span" sx={{ color: 'text.secondary' }}>{` ${t.by}`}</Box>}
-                </Box>
-              </Box>
-            ))}
-          </Box>
-        </Box>
+        <Timeline
+          key={card.version + (card.timeline[0]?.id ?? 0)}
+          tag={card.tag}
+          zone={card.zone}
+          first={card.timeline}
+          mayHaveMore={card.timeline.length >= PAGE}
+        />
       </Box>
+    </Box>
+  );
+}
+
+function Plans({ card }: { card: MachineCardView }) {
+  return (
+    <Box component="section" aria-label="Plans">
+      <Typography component="h2" variant="h2">
+        Due
+      </Typography>
+      {card.plans.length === 0 ? (
+        <Empty>No plans yet: they start when it is handed back the first time.</Empty>
+      ) : (
+        <Table size="small">
+          <TableHead>
+            <TableRow>
+              <TableCell>What</TableCell>
+              <TableCell>Counted from</TableCell>
+              <TableCell>Due</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {card.plans.map((p) => (
+              <TableRow key={p.item}>
+                <TableCell>{p.label}</TableCell>
+                <TableCell>
+                  <Reading>{p.lastDoneOn}</Reading>
+                </TableCell>
+                <TableCell sx={{ color: p.overdue ? 'bench.brass' : undefined }}>
+                  <Reading strong={p.overdue}>{p.dueOn}</Reading>
+                  {p.overdue && ' past'}
+                </TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      )}
+    </Box>
+  );
+}
+
+function Jobs({ card }: { card: MachineCardView }) {
+  return (
+    <Box component="section" aria-label="Jobs">
+      <Typography component="h2" variant="h2">
+        Jobs
+      </Typography>
+      {card.jobs.length === 0 && <Empty>It has not been here yet.</Empty>}
+      {card.jobs.map((j) => (
+        <Typography key={j.id} variant="body2" sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}>
+          <Link component={NextLink} href={j.closedAt ? `/jobs/${j.id}/hand-back` : `/jobs/${j.id}`}>
+            <Reading>{dayAt(j.takenInAt, card.zone)}</Reading>
+          </Link>{' '}
+          {j.closedAt ? j.faults.map(faultLabel).join(', ') || 'no cause named' : 'open'}
+          {j.comebackOf && (
+            <Box component="strong" sx={{ color: 'bench.brass' }}>
+              {' '}
+              came back within 90 days
+            </Box>
+          )}
+        </Typography>
+      ))}
     </Box>
   );
 }

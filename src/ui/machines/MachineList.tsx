@@ -12,6 +12,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
+import type { CustomerListView } from '@/shop/customers/dto';
 import type { MachineListView } from '@/shop/machines/dto';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
@@ -23,10 +24,12 @@ interface Props {
   words: string;
   page: number;
   today: string;
+  /** Customers that answer to the same words. */
+  customers: CustomerListView[];
 }
 
 /** All machines, by tag, serial, owner, model or words. */
-export function MachineList({ rows, more, words, page, today }: Props) {
+export function MachineList({ rows, more, words, page, today, customers }: Props) {
   const router = useRouter();
   const [typed, setTyped] = useState(words);
   const [waiting, start] = useTransition();
@@ -70,6 +73,20 @@ export function MachineList({ rows, more, words, page, today }: Props) {
               : `${page * 50 + 1} to ${page * 50 + rows.length}${more ? ' of more' : ''}`}
         </Typography>
       </Box>
+      {customers.length > 0 && (
+        <Typography variant="body2" component="section" aria-label="Customers found">
+          Customers:{' '}
+          {customers.map((c, i) => (
+            <span key={c.id}>
+              {i > 0 && '; '}
+              <Link component={NextLink} href={`/customers/${c.id}`}>
+                {c.name}
+              </Link>{' '}
+              <Reading>{c.phone}</Reading>
+            </span>
+          ))}
+        </Typography>
+      )}
       {rows.length === 0 ? (
         <Empty>
           {words

@@ -7,17 +7,28 @@ export interface Refusal {
   openJob?: number;
 }
 
+/** Sends one photograph; the answer is its number. */
+export async function sendPhotograph(file: Blob): Promise<Posted<{ id: number; width: number; height: number }>> {
+  return answered(() => fetch('/api/v1/photographs', { method: 'POST', body: file }));
+}
+
 export type Posted<T> = { ok: true; value: T } | { ok: false; refusal: Refusal };
 
 /** Sends JSON and reads the answer, refusals included. A server that is not reached is a refusal with status 0. */
 export async function send<T>(method: 'POST' | 'PUT' | 'DELETE', url: string, body?: unknown): Promise<Posted<T>> {
-  let response: Response;
-  try {
-    response = await fetch(url, {
+  return answered(() =>
+    fetch(url, {
       method,
       headers: { 'content-type': 'application/json' },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-    });
+    }),
+  );
+}
+
+async function answered<T>(ask: () => Promise<Response>): Promise<Posted<T>> {
+  let response: Response;
+  try {
+    response = await ask();
   } catch {
     const title = 'The server does not answer. Not saved; what you typed is still here. Try again.';
     return { ok: false, refusal: { status: 0, title, fields: [] } };

@@ -11,6 +11,7 @@ import { cautionOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Reading } from '../parts/Reading';
+import { useKeptText } from '../parts/useKeptText';
 
 /** Proving: electrical check, roll free, every complaint re-tested, numbers before and after. */
 export function ProveWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () => void; onBack: () => void }) {
@@ -56,8 +57,10 @@ interface RowProps {
 }
 
 function PlainProof({ proof, desk, disabled }: RowProps) {
-  const [note, setNote] = useState(proof.note);
-  const press = (result: 'pass' | 'fail') => void desk.act('record-proof', { item: proof.item, result, note });
+  const [note, setNote, dropNote] = useKeptText(`job-${desk.job.id}`, `proof ${proof.item}`, proof.note);
+  const press = async (result: 'pass' | 'fail') => {
+    if (await desk.act('record-proof', { item: proof.item, result, note })) dropNote();
+  };
   return (
     <Box
       role="group"
@@ -107,8 +110,8 @@ function PlainProof({ proof, desk, disabled }: RowProps) {
 function NumberProof({ proof, desk, disabled }: RowProps) {
   const quantity = proof.quantity!;
   const show = (v: number | null) => (v === null ? '' : String(v));
-  const [before, setBefore] = useState(show(proof.before));
-  const [after, setAfter] = useState(show(proof.after));
+  const [before, setBefore, dropBefore] = useKeptText(`job-${desk.job.id}`, `before ${proof.item}`, show(proof.before));
+  const [after, setAfter, dropAfter] = useKeptText(`job-${desk.job.id}`, `after ${proof.item}`, show(proof.after));
   const [tried, setTried] = useState(false);
   const read = (typed: string) => parseQuantity(quantity, typed);
   const bad = (typed: string, needed: boolean) => tried && (typed.trim() === '' ? needed : !read(typed));
@@ -116,18 +119,21 @@ function NumberProof({ proof, desk, disabled }: RowProps) {
     <Box
       component="form"
       aria-label={proof.label}
-      onSubmit={(e) => {
+      onSubmit={async (e) => {
         e.preventDefault();
         setTried(true);
         const [b, a] = [read(before), read(after)];
         if (!a || (before.trim() !== '' && !b)) return;
-        void desk.act('record-proof', {
+        const done = await desk.act('record-proof', {
           item: proof.item,
           result: 'pass',
           note: '',
           after: a.value,
           ...(b ? { before: b.value } : {}),
         });
+        if (!done) return;
+        dropBefore();
+        dropAfter();
       }}
       sx={{
         display: 'grid',

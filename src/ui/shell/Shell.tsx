@@ -12,12 +12,15 @@ import { send } from '../parts/post';
 import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
 import { Key } from '../parts/Key';
+import { Scanner } from '../parts/Scanner';
 import { Mark } from './Mark';
 
 const PLACES = [
   { href: '/', label: 'Bench', key: 'g>b' },
   { href: '/take-in', label: 'Take in', key: 'g>t' },
   { href: '/machines', label: 'Machines', key: 'g>m' },
+  { href: '/customers', label: 'Customers', key: 'g>c' },
+  { href: '/shop', label: 'Shop', key: 'g>s' },
 ] as const;
 
 /** The frame of every screen: name plate, places, one search, who is here. */
@@ -30,9 +33,12 @@ export function Shell({ person, children }: { person: string; children: ReactNod
   useHotkeys(PLACES[0].key, () => router.push(PLACES[0].href));
   useHotkeys(PLACES[1].key, () => router.push(PLACES[1].href));
   useHotkeys(PLACES[2].key, () => router.push(PLACES[2].href));
+  useHotkeys(PLACES[3].key, () => router.push(PLACES[3].href));
+  useHotkeys(PLACES[4].key, () => router.push(PLACES[4].href));
   const here = (href: string) => (href === '/' ? path === '/' || path.startsWith('/jobs') : path.startsWith(href));
   return (
     <>
+      <Scanner />
       <Link
         href="#work"
         sx={{
@@ -62,7 +68,7 @@ export function Shell({ person, children }: { person: string; children: ReactNod
         <Link component={NextLink} href="/" sx={{ textDecoration: 'none' }} aria-label="Grit Keeper, to the bench">
           <Mark />
         </Link>
-        <Box component="nav" aria-label="Places" sx={{ display: 'flex', gap: 0.5 }}>
+        <Box component="nav" aria-label="Places" sx={{ display: 'flex', flexWrap: 'wrap' }}>
           {PLACES.map((p) => (
             <Link
               key={p.href}
@@ -74,7 +80,7 @@ export function Shell({ person, children }: { person: string; children: ReactNod
                 fontFamily: fonts.label,
                 fontWeight: 600,
                 fontSize: '1.05rem',
-                px: 1.25,
+                px: 1,
                 py: 0.9,
                 textDecoration: 'none',
                 borderBottom: '4px solid transparent',
@@ -98,8 +104,8 @@ export function Shell({ person, children }: { person: string; children: ReactNod
             inputRef={search}
             value={words}
             onChange={(e) => setWords(e.target.value)}
-            placeholder="Tag, serial, owner, model"
-            inputProps={{ 'aria-label': 'Find a machine' }}
+            placeholder="Tag, serial, owner, phone, words"
+            inputProps={{ 'aria-label': 'Find a machine or customer' }}
             endAdornment={
               <Box component="span" aria-hidden sx={{ display: { xs: 'none', sm: 'inline' } }}>
                 <Key>/</Key>

@@ -10,6 +10,7 @@ interface Props<T> {
   /** Where the rows for some words come from. */
   url: (words: string) => string;
   row: (item: T) => ReactNode;
+  keyOf: (item: T) => string | number;
   onChoose: (item: T) => void;
   nothing: string;
   problem?: string | undefined;
@@ -17,15 +18,7 @@ interface Props<T> {
 }
 
 /** One search box that finds as one types; arrows and Enter choose. */
-export function Chooser<T extends { id: number }>({
-  label,
-  url,
-  row,
-  onChoose,
-  nothing,
-  problem,
-  autoFocus,
-}: Props<T>) {
+export function Chooser<T>({ label, url, row, keyOf, onChoose, nothing, problem, autoFocus }: Props<T>) {
   const [words, setWords] = useState('');
   const [rows, setRows] = useState<T[]>([]);
   const [rowsFor, setRowsFor] = useState<string | null>(null);
@@ -67,8 +60,8 @@ export function Chooser<T extends { id: number }>({
       noOptionsText={words.trim() === '' ? 'Type to find.' : nothing}
       filterOptions={(x) => x}
       getOptionLabel={() => words}
-      getOptionKey={(o) => o.id}
-      isOptionEqualToValue={(a, b) => a.id === b.id}
+      getOptionKey={keyOf}
+      isOptionEqualToValue={(a, b) => keyOf(a) === keyOf(b)}
       inputValue={words}
       onInputChange={(_, value, reason) => {
         if (reason === 'input' || reason === 'clear') setWords(value);
@@ -92,6 +85,10 @@ export function Chooser<T extends { id: number }>({
           {...params}
           label={label}
           autoFocus={autoFocus ?? false}
+          slotProps={{
+            ...params.slotProps,
+            htmlInput: { ...params.slotProps?.htmlInput, 'data-scan': 'own' },
+          }}
           error={Boolean(problem)}
           helperText={problem}
         />

@@ -2,7 +2,7 @@
 
 import { plainToInstance } from 'class-transformer';
 import { validate, type ValidationError } from 'class-validator';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { MachineListView } from '@/shop/machines/dto';
 import { TakeInDto } from '@/shop/takeIn/dto';
 import { draftKeeper } from '../parts/draftKeeper';
@@ -13,6 +13,9 @@ export interface ModelChoice {
   maker: string;
   name: string;
   kind: string;
+  warrantyMonths: number;
+  addedStations: { line: string; after: string; id: string; label: string }[];
+  droppedStations: string[];
 }
 
 /** What stands in the form, as typed. */
@@ -22,19 +25,30 @@ export interface TakeInValues {
   modelId: string;
   serial: string;
   madeYear: string;
+  purchasedOn: string;
   hoursPerWeek: string;
   pets: boolean;
-  customer: { id: number; name: string; phone: string } | null;
+  customer: { id: number; name: string; phone: string; standing: string } | null;
   isNewCustomer: boolean;
   name: string;
   phone: string;
+  email: string;
   address: string;
+  standing: string;
   business: boolean;
   words: string;
   complaints: string[];
   guess: string;
+  pickedUp: string;
+  everWet: 'not-asked' | 'no' | 'yes' | 'unknown';
   openedBefore: boolean;
+  openedBy: string;
   signs: string[];
+  accessories: string[];
+  marks: { station: string; text: string }[];
+  photographs: number[];
+  meterHours: string;
+  warrantyChoice: 'none' | 'repair-here' | 'authorised';
   promisedOn: string;
 }
 
@@ -44,19 +58,30 @@ export const EMPTY: TakeInValues = {
   modelId: '',
   serial: '',
   madeYear: '',
+  purchasedOn: '',
   hoursPerWeek: '1.5',
   pets: false,
   customer: null,
   isNewCustomer: false,
   name: '',
   phone: '',
+  email: '',
   address: '',
+  standing: '',
   business: false,
   words: '',
   complaints: [],
   guess: '',
+  pickedUp: '',
+  everWet: 'not-asked',
   openedBefore: false,
+  openedBy: '',
   signs: [],
+  accessories: [],
+  marks: [],
+  photographs: [],
+  meterHours: '',
+  warrantyChoice: 'none',
   promisedOn: '',
 };
 
@@ -67,18 +92,23 @@ const FIELDS: Partial<Record<keyof TakeInValues, string>> = {
   modelId: 'newMachine.modelId',
   serial: 'newMachine.serial',
   madeYear: 'newMachine.madeYear',
+  purchasedOn: 'newMachine.purchasedOn',
   hoursPerWeek: 'newMachine.hoursPerWeek',
   customer: 'customerId',
   isNewCustomer: 'customerId',
   name: 'newCustomer.name',
   phone: 'newCustomer.phone',
+  email: 'newCustomer.email',
   address: 'newCustomer.address',
+  standing: 'newCustomer.standing',
   guess: 'customerDiagnosis',
   signs: 'arrivalSigns',
 };
 
+type Change = Partial<TakeInValues> | ((now: TakeInValues) => Partial<TakeInValues>);
+
 /** The take-in form: kept as a draft with every keystroke, checked by the server's own class, sent once. */
-export function useTakeIn(initial: TakeInValues, onDone: (job: number) => void) {
+export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: string) => void) {
   const [values, setValues] = useState(initial);
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [refusal, setRefusal] = useState<Refusal | null>(null);
@@ -87,6 +117,7 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number) => void) 
   const key = useRef<{ content: string; key: string } | null>(null);
   const [draft] = useState(() => draftKeeper('take-in'));
   const touched = useRef(false);
+  const latest = useRef(initial);
 
   useEffect(() => {
     let current = true;
@@ -94,7 +125,9 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number) => void) 
     async function restore() {
       const kept = (await draft.restore()) as Partial<TakeInValues> | null;
       if (!current || kept === null || touched.current) return;
-      setValues((v) => ({ ...v, ...kept, machine: v.machine ?? kept.machine ?? null, promisedOn: v.promisedOn }));
+      const v = latest.current;
+      latest.current = { ...v, ...kept, machine: v.machine ?? kept.machine ?? null, promisedOn: v.promisedOn };
+      setValues(latest.current);
       setRestored(true);
     }
     return () => {
@@ -102,17 +135,22 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number) => void) 
     };
   }, [draft]);
 
-  const set = (change: Partial<TakeInValues>) => {
-    const next = { ...values, ...change };
-    setValues(next);
-    touched.current = true;
-    draft.keep(next);
-    // What was wrong with a field is no longer known once it is changed.
-    const changed = Object.keys(change).map((k) => FIELDS[k as keyof TakeInValues] ?? k);
-    setProblems((p) =>
-      Object.fromEntries(Object.entries(p).filter(([field]) => !changed.some((c) => field.startsWith(c)))),
-    );
-  };
+  // From the latest values, not from those of the last picture: a photograph arrives while somebody types.
+  const set = useCallback(
+    (change: Change) => {
+      const made = typeof change === 'function' ? change(latest.current) : change;
+      latest.current = { ...latest.current, ...made };
+      setValues(latest.current);
+      touched.current = true;
+      draft.keep(latest.current);
+      // What was wrong with a field is no longer known once it is changed.
+      const changed = Object.keys(made).map((k) => FIELDS[k as keyof TakeInValues] ?? k);
+      setProblems((p) =>
+        Object.fromEntries(Object.entries(p).filter(([field]) => !changed.some((c) => field.startsWith(c)))),
+      );
+    },
+    [draft],
+  );
 
   return {
     values,
@@ -120,15 +158,15 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number) => void) 
     refusal,
     restored,
     set,
-    toggle(list: 'complaints' | 'signs', id: string) {
-      const has = values[list].includes(id);
-      set({ [list]: has ? values[list].filter((x) => x !== id) : [...values[list], id] });
+    toggle(list: 'complaints' | 'signs' | 'accessories', id: string) {
+      set((now) => ({ [list]: now[list].includes(id) ? now[list].filter((x) => x !== id) : [...now[list], id] }));
     },
     fieldProblem: (field: string): string | undefined =>
       problems[field] ?? Object.entries(problems).find(([name]) => name.startsWith(`${field}[`))?.[1],
     clear() {
       void draft.drop();
-      setValues({ ...initial });
+      latest.current = { ...initial };
+      setValues(latest.current);
       setProblems({});
       setRestored(false);
     },
@@ -145,10 +183,10 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number) => void) 
       if (Object.keys(found).length > 0) return;
       setBusy(true);
       await draft.settle();
-      const sent = await send<{ job: number }>('POST', '/api/v1/jobs', dto);
+      const sent = await send<{ job: number; tag: string }>('POST', '/api/v1/jobs', dto);
       if (sent.ok) {
         await draft.drop();
-        onDone(sent.value.job);
+        onDone(sent.value.job, sent.value.tag);
         return;
       }
       setBusy(false);
@@ -158,19 +196,23 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number) => void) 
   };
 }
 
+export type TakeInForm = ReturnType<typeof useTakeIn>;
+
 function number(typed: string): number | undefined {
   return typed.trim() === '' ? undefined : Number(typed.replace(',', '.'));
 }
 
 function toBody(v: TakeInValues) {
+  const stranger = !v.machine && v.isNew;
   return {
     ...(v.machine ? { machineId: v.machine.id } : {}),
-    ...(!v.machine && v.isNew
+    ...(stranger
       ? {
           newMachine: {
             modelId: number(v.modelId),
             serial: v.serial,
             madeYear: number(v.madeYear),
+            ...(v.purchasedOn ? { purchasedOn: v.purchasedOn } : {}),
             pets: v.pets,
             hoursPerWeek: number(v.hoursPerWeek),
           },
@@ -181,8 +223,9 @@ function toBody(v: TakeInValues) {
                   name: v.name.trim(),
                   kind: v.business ? 'business' : 'household',
                   phone: v.phone,
-                  email: '',
+                  email: v.email,
                   address: v.address,
+                  standing: v.standing,
                 },
               }
             : {}),
@@ -191,8 +234,16 @@ function toBody(v: TakeInValues) {
     words: v.words,
     complaints: v.complaints,
     ...(v.guess ? { customerDiagnosis: v.guess } : {}),
+    pickedUp: v.pickedUp,
+    everWet: v.everWet,
     openedBefore: v.openedBefore,
+    openedBy: v.openedBefore ? v.openedBy : '',
     arrivalSigns: v.signs,
+    accessories: v.accessories,
+    marks: v.marks,
+    photographs: v.photographs,
+    ...(v.meterHours.trim() ? { meterHours: number(v.meterHours) } : {}),
+    warrantyChoice: v.warrantyChoice,
     promisedOn: v.promisedOn,
   };
 }

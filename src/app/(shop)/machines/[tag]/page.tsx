@@ -1,6 +1,9 @@
 import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
 import { orNotFound } from '@/app/orNotFound';
-import { machineCard } from '@/shop/machines/machines';
+import { currentPerson } from '@/app/person';
+import { may } from '@/shop/access/roles';
+import { listModels, machineCard } from '@/shop/machines/machines';
 import { MachineCard } from '@/ui/machines/MachineCard';
 
 type Params = { params: Promise<{ tag: string }> };
@@ -10,5 +13,16 @@ export async function generateMetadata({ params }: Params): Promise<Metadata> {
 }
 
 export default async function MachinePage({ params }: Params) {
-  return <MachineCard card={await orNotFound(machineCard(decodeURIComponent((await params).tag)))} />;
+  const tag = decodeURIComponent((await params).tag);
+  const [card, models, person] = await Promise.all([orNotFound(machineCard(tag)), listModels(), currentPerson()]);
+  // Its book is part of another's now: the old tag on the machine still finds it.
+  if (card.mergedInto) redirect(`/machines/${card.mergedInto}`);
+  return (
+    <MachineCard
+      card={card}
+      models={models}
+      mayMove={may(person.role, 'change-owner')}
+      mayAudit={may(person.role, 'read-audit')}
+    />
+  );
 }

@@ -4,13 +4,17 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { useColorScheme } from '@mui/material/styles';
 import { useEffect, useRef } from 'react';
-import type { MachineCardView } from '@/shop/machines/dto';
 import { day, fonts, night } from '../theme/palette';
 
-const LABELS: Record<string, string> = { 'roll-speed': 'Roll speed', 'sealed-vacuum': 'Sealed vacuum' };
+/** Points of one quantity along time. */
+export interface TimeSeries {
+  name: string;
+  unit: string;
+  points: { at: string; value: number }[];
+}
 
-/** Measured before and after each repair, along time; the chart library is fetched only when there is something to draw. */
-export function ReadingChart({ readings }: { readings: MachineCardView['readings'] }) {
+/** One or two quantities along time; the chart library is fetched only when there is something to draw. */
+export function TimeChart({ series, label }: { series: TimeSeries[]; label: string }) {
   const box = useRef<HTMLDivElement>(null);
   const { mode, systemMode } = useColorScheme();
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
@@ -34,7 +38,6 @@ export function ReadingChart({ readings }: { readings: MachineCardView['readings
       if (disposed || !box.current) return;
       register([LineChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
       const colours = dark ? night : day;
-      const items = [...new Set(readings.map((r) => r.item))];
       const chart = init(box.current, null, { renderer: 'svg' });
       chart.setOption({
         animation: false,
@@ -43,24 +46,24 @@ export function ReadingChart({ readings }: { readings: MachineCardView['readings
         tooltip: { trigger: 'axis' },
         legend: { top: 0, textStyle: { color: colours.ink } },
         xAxis: { type: 'time', axisLabel: { color: colours.soft }, axisLine: { lineStyle: { color: colours.soft } } },
-        yAxis: items.map((item, i) => ({
+        yAxis: series.map((item, i) => ({
           type: 'value',
-          name: readings.find((r) => r.item === item)!.unit,
+          name: item.unit,
           position: i === 0 ? 'left' : 'right',
           nameTextStyle: { color: colours.soft },
           axisLabel: { color: colours.soft, fontFamily: fonts.reading },
           splitLine: { show: i === 0, lineStyle: { color: colours.rule } },
           scale: true,
         })),
-        series: items.map((item, i) => ({
+        series: series.map((item, i) => ({
           type: 'line',
-          name: LABELS[item] ?? item,
+          name: item.name,
           yAxisIndex: i,
           symbol: i === 0 ? 'circle' : 'rect',
           symbolSize: 8,
           lineStyle: { type: i === 0 ? 'solid' : 'dashed' },
           color: i === 0 ? colours.lines.drive : colours.lines.air,
-          data: readings.filter((r) => r.item === item).map((r) => [r.at, r.after]),
+          data: item.points.map((p) => [p.at, p.value]),
         })),
       });
       const resize = new ResizeObserver(() => chart.resize());
@@ -74,16 +77,9 @@ export function ReadingChart({ readings }: { readings: MachineCardView['readings
       disposed = true;
       dispose();
     };
-  }, [readings, dark]);
-  const words = readings
-    .map((r) => `${r.at.slice(0, 10)} ${LABELS[r.item] ?? r.item} ${r.before ?? '–'} to ${r.after} ${r.unit}`)
+  }, [series, dark]);
+  const words = series
+    .flatMap((q) => q.points.map((p) => `${p.at.slice(0, 10)} ${q.name} ${p.value} ${q.unit}`))
     .join('; ');
-  return (
-    <Box
-      ref={box}
-      role="img"
-      aria-label={`Measured after repairs: ${words}`}
-      sx={{ height: spacing(28), width: '100%' }}
-    />
-  );
+  return <Box ref={box} role="img" aria-label={`${label}: ${words}`} sx={{ height: spacing(28), width: '100%' }} />;
 }

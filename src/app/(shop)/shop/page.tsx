@@ -1,0 +1,12 @@
+import type { Metadata } from 'next';
+import { currentPerson } from '@/app/person';
+import { may } from '@/shop/access/roles';
+import { shopOf } from '@/shop/shopBook/shopBook';
+import { ShopCard } from '@/ui/shop/ShopCard';
+
+export const metadata: Metadata = { title: 'Shop' };
+
+export default async function ShopPage() {
+  const [shop, person] = await Promise.all([shopOf(), currentPerson()]);
+  return <ShopCard shop={shop} mayAmend={may(person.role, 'amend-shop')} />;
+}

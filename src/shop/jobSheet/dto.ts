@@ -1,0 +1,10 @@
+import type { JobView } from '../jobView/dto';
+
+export interface JobSheetView {
+  shop: string;
+  paper: 'A4' | 'Letter';
+  job: JobView;
+  bar: string;
+  /** Marks with the part's own name. */
+  marks: { part: string; text: string }[];
+}

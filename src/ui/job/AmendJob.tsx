@@ -1,0 +1,39 @@
+'use client';
+
+import type { JobView } from '@/shop/jobView/dto';
+import { EditSheet } from '../parts/EditSheet';
+import type { JobDesk } from './useJob';
+
+const values = (job: JobView) => ({
+  words: job.words,
+  promisedOn: job.promisedOn,
+  pickedUp: job.pickedUp,
+  accessories: job.accessories,
+});
+
+/** Corrects what the counter wrote down. */
+export function AmendJob({ desk, onClose }: { desk: JobDesk; onClose: () => void }) {
+  const { job } = desk;
+  return (
+    <EditSheet<JobView>
+      title={`Correct the take-in of job ${job.id}`}
+      fields={[
+        { name: 'words', label: 'In the customer’s own words', sort: 'long' },
+        { name: 'promisedOn', label: 'Promised for', sort: 'date', span: 3 },
+        { name: 'pickedUp', label: 'Picked up last', span: 3 },
+        { name: 'accessories', label: 'Came with it, one a line', sort: 'lines' },
+      ]}
+      values={values(job)}
+      version={job.version}
+      url={`/api/v1/jobs/${job.id}/amend-job`}
+      draft={`amend-job-${job.id}`}
+      body={(v) => ({ ...v, accessories: (v.accessories as string[]).map((a) => a.trim()).filter(Boolean) })}
+      current={(card) => ({ values: values(card as JobView), version: (card as JobView).version })}
+      onDone={(saved) => {
+        desk.take(saved);
+        onClose();
+      }}
+      onClose={onClose}
+    />
+  );
+}

@@ -1,0 +1,18 @@
+import { dayAt, instantAt, momentWords } from './instants';
+
+test('an instant is told in the shop’s zone, not in the server’s', () => {
+  expect(instantAt('2026-11-25T23:30:00.000Z', 'UTC')).toBe('2026-11-25 23:30');
+  expect(instantAt('2026-11-25T23:30:00.000Z', 'Pacific/Auckland')).toBe('2026-11-26 12:30');
+  expect(dayAt('2026-03-08T06:59:00.000Z', 'America/New_York')).toBe('2026-03-08');
+});
+
+test('summer time moves the clock, not the instant', () => {
+  expect(instantAt('2026-03-29T00:59:00.000Z', 'Europe/Oslo')).toBe('2026-03-29 01:59');
+  expect(instantAt('2026-03-29T01:01:00.000Z', 'Europe/Oslo')).toBe('2026-03-29 03:01');
+});
+
+test('near days have names', () => {
+  expect(momentWords('2026-11-25T14:05:00.000Z', '2026-11-25', 'UTC')).toBe('today 14:05');
+  expect(momentWords('2026-11-26T05:30:00.000Z', '2026-11-25', 'UTC')).toBe('tomorrow 05:30');
+  expect(momentWords('2026-11-27T09:00:00.000Z', '2026-11-25', 'UTC')).toBe('Fri 27 Nov 09:00');
+});

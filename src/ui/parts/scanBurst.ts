@@ -1,0 +1,39 @@
+/** Most milliseconds between two keys of a scanner; a fast typist needs about 80. */
+const FASTEST_HAND_MS = 45;
+const LEAST_KEYS = 5;
+/** A tag of the shop: letters, a dash, digits. */
+const TAG = /^[A-Z]{1,6}-[A-Z0-9-]{2,14}$/i;
+
+export interface Burst {
+  code: string;
+  /** What stood in the field before the first key of the burst; null outside a field. */
+  before: string | null;
+}
+
+/**
+ * Tells a scanner from a hand: a tag typed faster than anybody types, ended by Enter.
+ * @returns `press`, which gives the burst when its Enter comes
+ */
+export function startScan() {
+  let code = '';
+  let last = -Infinity;
+  let before: string | null = null;
+  return {
+    press(key: string, atMs: number, field: string | null): Burst | null {
+      const quick = atMs - last <= FASTEST_HAND_MS;
+      last = atMs;
+      if (key === 'Enter') {
+        const burst = quick && code.length >= LEAST_KEYS && TAG.test(code) ? { code, before } : null;
+        code = '';
+        return burst;
+      }
+      if (key.length !== 1) return null;
+      if (!quick) {
+        code = '';
+        before = field;
+      }
+      code += key;
+      return null;
+    },
+  };
+}

@@ -1,0 +1,117 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import type { AuditEntry } from '@/shop/audit/dto';
+import { instantAt } from '../parts/instants';
+import { Empty } from '../parts/Notice';
+import { Reading } from '../parts/Reading';
+import NextLink from '../theme/NextLink';
+
+interface Props {
+  rows: AuditEntry[];
+  more: boolean;
+  zone: string;
+  /** What it is narrowed to, such as `machine 12`. */
+  of: string;
+  /** The query that narrows it, to page on. */
+  query: string;
+}
+
+/** Every change, what stood there before and after, and who did it. Nothing here can be changed. */
+export function AuditScreen({ rows, more, zone, of, query }: Props) {
+  const last = rows.at(-1);
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        <Typography component="h1" variant="h2">
+          Audit
+        </Typography>
+        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+          {of ? `of ${of}` : 'of everything'}, newest first
+        </Typography>
+        {of && (
+          <Link component={NextLink} href="/shop/audit" variant="body2">
+            of everything
+          </Link>
+        )}
+      </Box>
+      {rows.length === 0 && <Empty>Nothing was changed.</Empty>}
+      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Changes">
+        <Table size="small" sx={{ '& td': { verticalAlign: 'top' } }}>
+          <TableHead>
+            <TableRow>
+              {['When', 'Who', 'Deed', 'What', 'Before', 'After'].map((h) => (
+                <TableCell key={h}>{h}</TableCell>
+              ))}
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {rows.map((r) => (
+              <TableRow key={r.id}>
+                <TableCell>
+                  <Reading>{instantAt(r.at, zone)}</Reading>
+                </TableCell>
+                <TableCell>{r.by ?? 'the shop itself'}</TableCell>
+                <TableCell>{r.deed.replaceAll('-', ' ') || 'before the book was opened'}</TableCell>
+                <TableCell>
+                  {r.rowOf.replaceAll('_', ' ')} {r.rowId}
+                  {r.job && (
+                    <>
+                      {', '}
+                      <Link component={NextLink} href={`/jobs/${r.job}/take-in`}>
+                        job {r.job}
+                      </Link>
+                    </>
+                  )}
+                </TableCell>
+                <TableCell>
+                  <Side changes={r.changes} side="before" />
+                </TableCell>
+                <TableCell>
+                  <Side changes={r.changes} side="after" />
+                </TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </Box>
+      {more && last && (
+        <Box>
+          <Button size="small" component={NextLink} href={`/shop/audit?${query ? `${query}&` : ''}before=${last.id}`}>
+            Earlier
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const SHORT = 120;
+
+function Side({ changes, side }: { changes: AuditEntry['changes']; side: 'before' | 'after' }) {
+  const told = changes.filter((c) => c[side] !== null && c[side] !== '' && c.field !== 'id');
+  return (
+    <>
+      {told.slice(0, 8).map((c) => {
+        const text = typeof c[side] === 'string' ? (c[side] as string) : JSON.stringify(c[side]);
+        return (
+          <Box key={c.field} sx={{ fontSize: '0.86rem', overflowWrap: 'anywhere' }}>
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {c.field.replaceAll('_', ' ')}
+            </Box>{' '}
+            {text.length > SHORT ? `${text.slice(0, SHORT)} …` : text}
+          </Box>
+        );
+      })}
+      {told.length > 8 && <Box sx={{ fontSize: '0.86rem' }}>and {told.length - 8} more</Box>}
+    </>
+  );
+}

@@ -1,0 +1,190 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { knowledge } from '@/knowledge';
+import type { ModelView } from '@/shop/models/dto';
+import { EditSheet, type EditField } from '../parts/EditSheet';
+import { Empty } from '../parts/Notice';
+import { Reading } from '../parts/Reading';
+import { readStations, stationLines } from './stationLines';
+
+const MAINS = [100, 110, 120, 127, 220, 230, 240];
+const kindLabel = (id: string) => knowledge.kinds.find((k) => k.id === id)?.label ?? id;
+
+const values = (m: ModelView) => ({
+  maker: m.maker,
+  name: m.name,
+  kind: m.kind,
+  mainsV: String(m.mainsV),
+  warrantyMonths: String(m.warrantyMonths),
+  belts: m.belts,
+  bearings: m.bearings,
+  filters: m.filters,
+  droppedStations: m.droppedStations,
+  addedStations: stationLines(m.addedStations),
+  note: m.note,
+});
+
+const EMPTY_MODEL: ModelView = {
+  id: 0,
+  version: 0,
+  maker: '',
+  name: '',
+  kind: knowledge.kinds[0]!.id,
+  mainsV: 120,
+  warrantyMonths: 24,
+  belts: [],
+  bearings: [],
+  filters: [],
+  droppedStations: [],
+  addedStations: [],
+  note: '',
+  machines: 0,
+};
+
+function fields(kindId: string): EditField[] {
+  const kind = knowledge.kinds.find((k) => k.id === kindId);
+  const optional = kind?.lines.flatMap((l) => l.stations.filter((s) => s.optional).map((s) => s.id)) ?? [];
+  return [
+    { name: 'maker', label: 'Maker', span: 3 },
+    { name: 'name', label: 'Model', span: 3 },
+    {
+      name: 'kind',
+      label: 'Kind',
+      sort: 'choice',
+      choices: knowledge.kinds.map((k) => ({ value: k.id, label: k.label })),
+    },
+    {
+      name: 'mainsV',
+      label: 'Mains',
+      sort: 'choice',
+      choices: MAINS.map((v) => ({ value: String(v), label: `${v} V` })),
+      span: 3,
+    },
+    { name: 'warrantyMonths', label: 'Warranty, months', sort: 'number', span: 3 },
+    { name: 'belts', label: 'Belts, one a line', sort: 'lines', span: 2 },
+    { name: 'bearings', label: 'Bearings', sort: 'lines', span: 2 },
+    { name: 'filters', label: 'Filters', sort: 'lines', span: 2 },
+    {
+      name: 'droppedStations',
+      label: 'Parts of the kind that it does not have',
+      sort: 'lines',
+      help: `one a line, such as ${optional.slice(0, 3).join(', ')}`,
+      span: 3,
+    },
+    {
+      name: 'addedStations',
+      label: 'Parts that it has besides',
+      sort: 'lines',
+      help: 'one a line: power, after cord: leakage switch',
+      span: 3,
+    },
+    { name: 'note', label: 'Note', sort: 'long' },
+  ];
+}
+
+const lines = (v: unknown) => (v as string[]).map((l) => l.trim()).filter(Boolean);
+
+/** The shop's own list of models: what belongs to each. */
+export function ModelsScreen({ models, mayPut }: { models: ModelView[]; mayPut: boolean }) {
+  const router = useRouter();
+  const [open, setOpen] = useState<ModelView | null>(null);
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+        <Typography component="h1" variant="h2">
+          Models
+        </Typography>
+        {mayPut && (
+          <Button size="small" variant="contained" onClick={() => setOpen(EMPTY_MODEL)}>
+            Add a model
+          </Button>
+        )}
+      </Box>
+      {models.length === 0 ? (
+        <Empty>No model yet: add the first, then take a machine in.</Empty>
+      ) : (
+        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Models of the shop">
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                {['Model', 'Kind', 'Mains', 'Warranty', 'Belts', 'Bearings', 'Filters', 'Without', 'Machines', ''].map(
+                  (h) => (
+                    <TableCell key={h}>{h || <span hidden>Change</span>}</TableCell>
+                  ),
+                )}
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {models.map((m) => (
+                <TableRow key={m.id}>
+                  <TableCell>
+                    <strong>
+                      {m.maker} {m.name}
+                    </strong>
+                  </TableCell>
+                  <TableCell>{kindLabel(m.kind)}</TableCell>
+                  <TableCell>
+                    <Reading>{m.mainsV} V</Reading>
+                  </TableCell>
+                  <TableCell>
+                    <Reading>{m.warrantyMonths} mo</Reading>
+                  </TableCell>
+                  <TableCell>{m.belts.join(', ')}</TableCell>
+                  <TableCell>{m.bearings.join(', ')}</TableCell>
+                  <TableCell>{m.filters.join(', ')}</TableCell>
+                  <TableCell>{m.droppedStations.map((s) => s.replaceAll('-', ' ')).join(', ')}</TableCell>
+                  <TableCell>
+                    <Reading>{m.machines}</Reading>
+                  </TableCell>
+                  <TableCell>
+                    {mayPut && (
+                      <Button size="small" onClick={() => setOpen(m)} aria-label={`Change ${m.maker} ${m.name}`}>
+                        Change
+                      </Button>
+                    )}
+                  </TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        </Box>
+      )}
+      {open && (
+        <EditSheet<unknown>
+          title={open.id === 0 ? 'A new model' : `${open.maker} ${open.name}`}
+          fields={fields(open.kind)}
+          values={values(open)}
+          {...(open.id === 0 ? {} : { version: open.version })}
+          url={open.id === 0 ? '/api/v1/models' : `/api/v1/models/${open.id}`}
+          draft={`model-${open.id === 0 ? 'new' : open.id}`}
+          body={(v) => ({
+            ...v,
+            mainsV: Number(v.mainsV),
+            warrantyMonths: Number(v.warrantyMonths),
+            belts: lines(v.belts),
+            bearings: lines(v.bearings),
+            filters: lines(v.filters),
+            droppedStations: lines(v.droppedStations),
+            addedStations: readStations(lines(v.addedStations)),
+          })}
+          current={(m) => ({ values: values(m as ModelView), version: (m as ModelView).version })}
+          onDone={() => {
+            setOpen(null);
+            router.refresh();
+          }}
+          onClose={() => setOpen(null)}
+        />
+      )}
+    </Box>
+  );
+}

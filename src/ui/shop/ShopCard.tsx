@@ -1,0 +1,99 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { ShopView } from '@/shop/shopBook/dto';
+import { EditSheet } from '../parts/EditSheet';
+
+const MAINS = [100, 110, 120, 127, 220, 230, 240];
+
+const values = (s: ShopView) => ({
+  name: s.name,
+  zone: s.zone,
+  mainsV: String(s.mainsV),
+  paper: s.paper,
+  benches: String(s.benches),
+});
+
+/** What holds for the whole shop. */
+export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean }) {
+  const router = useRouter();
+  const [open, setOpen] = useState(false);
+  const rows: [string, string][] = [
+    ['Name', shop.name],
+    ['Time zone', shop.zone],
+    ['Mains', `${shop.mainsV} V`],
+    ['Currency', shop.currency],
+    ['Paper', shop.paper],
+    ['Benches', String(shop.benches)],
+  ];
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 560 }}>
+      <Typography component="h1" variant="h2">
+        The shop
+      </Typography>
+      <Box
+        component="dl"
+        sx={{ display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 3, rowGap: 0.75, m: 0 }}
+      >
+        {rows.map(([term, text]) => (
+          <Box key={term} sx={{ display: 'contents' }}>
+            <Typography component="dt" variant="body2" sx={{ color: 'text.secondary' }}>
+              {term}
+            </Typography>
+            <Typography component="dd" variant="body2" sx={{ m: 0 }}>
+              {text}
+            </Typography>
+          </Box>
+        ))}
+      </Box>
+      {mayAmend ? (
+        <Box>
+          <Button size="small" onClick={() => setOpen(true)}>
+            Change
+          </Button>
+        </Box>
+      ) : (
+        <Typography variant="body2">The owner changes this.</Typography>
+      )}
+      {open && (
+        <EditSheet<ShopView>
+          title="The shop"
+          fields={[
+            { name: 'name', label: 'Name' },
+            { name: 'zone', label: 'Time zone', help: 'such as Europe/Oslo', span: 4 },
+            { name: 'benches', label: 'Benches', sort: 'number', help: '1 to 9', span: 2 },
+            {
+              name: 'mainsV',
+              label: 'Mains',
+              sort: 'choice',
+              choices: MAINS.map((v) => ({ value: String(v), label: `${v} V` })),
+              span: 3,
+            },
+            {
+              name: 'paper',
+              label: 'Paper',
+              sort: 'choice',
+              choices: ['A4', 'Letter'].map((p) => ({ value: p, label: p })),
+              span: 3,
+            },
+          ]}
+          values={values(shop)}
+          version={shop.version}
+          url="/api/v1/shop"
+          draft="shop"
+          body={(v) => ({ ...v, mainsV: Number(v.mainsV), benches: Number(v.benches) })}
+          current={(s) => ({ values: values(s as ShopView), version: (s as ShopView).version })}
+          onDone={() => {
+            setOpen(false);
+            router.refresh();
+          }}
+          onClose={() => setOpen(false)}
+        />
+      )}
+    </Box>
+  );
+}

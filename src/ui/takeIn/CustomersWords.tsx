@@ -1,0 +1,127 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import Typography from '@mui/material/Typography';
+import { useDeferredValue, useMemo, type RefObject } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { proposeComplaints } from '@/core/intake/proposeComplaints';
+import { knowledge } from '@/knowledge';
+import { shippedPhrases } from '@/knowledge/phrases';
+import { complaintLabel, faultLabel } from '../job/labels';
+import { Key } from '../parts/Key';
+import { TypedField } from './TypedField';
+import type { TakeInForm } from './useTakeIn';
+
+const MOST = 4;
+/** Beyond this nobody is speaking any more; what was said first is heard. */
+const HEARD_CHARACTERS = 4000;
+
+interface Props {
+  form: TakeInForm;
+  kindId: string | null;
+  wordsBox: RefObject<HTMLTextAreaElement | null>;
+}
+
+/** The customer's own words, the complaints that are heard in them, and what they think it is. */
+export function CustomersWords({ form, kindId, wordsBox }: Props) {
+  const { values: v, set, toggle, fieldProblem: problem } = form;
+  const complaints = useMemo(() => knowledge.complaints.filter((c) => !kindId || c.kinds.includes(kindId)), [kindId]);
+  const faults = useMemo(() => (kindId ? knowledge.faults.filter((f) => kindId in f.kinds) : []), [kindId]);
+  const words = useDeferredValue(v.words);
+  const heard = useMemo(() => {
+    const known = new Set(complaints.map((c) => c.id));
+    return proposeComplaints(shippedPhrases, words.slice(0, HEARD_CHARACTERS), 8).filter((p) => known.has(p.complaint));
+  }, [words, complaints]);
+  const proposed = heard.filter((p) => !v.complaints.includes(p.complaint)).slice(0, MOST);
+  const accept = (at: number) => {
+    const p = proposed[at];
+    if (p) toggle('complaints', p.complaint);
+  };
+  useHotkeys(
+    'alt+1,alt+2,alt+3,alt+4',
+    (event) => {
+      event.preventDefault();
+      accept(Number(event.code.slice(-1)) - 1);
+    },
+    { enableOnFormTags: true },
+    [proposed],
+  );
+  return (
+    <>
+      <Typography component="h2" variant="h2">
+        What the customer says
+      </Typography>
+      <TextField
+        label="In their own words"
+        inputRef={wordsBox}
+        value={v.words}
+        onChange={(e) => set({ words: e.target.value })}
+        multiline
+        minRows={3}
+        error={Boolean(problem('words'))}
+        helperText={problem('words') ?? 'Kept as spoken.'}
+      />
+      <Box
+        role="status"
+        aria-label="Heard in their words"
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, minHeight: 40 }}
+      >
+        {proposed.length > 0 && (
+          <Typography variant="body2" sx={{ alignSelf: 'center', color: 'text.secondary' }}>
+            Heard:
+          </Typography>
+        )}
+        {proposed.map((p, i) => (
+          <Button key={p.complaint} size="small" onClick={() => accept(i)} title={`Heard as: ${p.because}`}>
+            {complaintLabel(p.complaint)} &nbsp;<Key>{`Alt ${i + 1}`}</Key>
+          </Button>
+        ))}
+      </Box>
+      <Box role="group" aria-label="Complaints">
+        <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
+          Complaints
+        </Typography>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+          {complaints.map((c) => (
+            <ToggleButton
+              key={c.id}
+              value={c.id}
+              size="small"
+              selected={v.complaints.includes(c.id)}
+              onChange={() => toggle('complaints', c.id)}
+            >
+              {c.label}
+            </ToggleButton>
+          ))}
+        </Box>
+        {problem('complaints') && (
+          <Typography variant="caption" role="alert" sx={{ color: 'error.main' }}>
+            {problem('complaints')}
+          </Typography>
+        )}
+      </Box>
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+        <TextField
+          select
+          label="They think it is"
+          value={v.guess}
+          onChange={(e) => set({ guess: e.target.value })}
+          helperText="A hint of small weight."
+          disabled={!kindId}
+        >
+          <MenuItem value="">nothing said</MenuItem>
+          {faults.map((f) => (
+            <MenuItem key={f.id} value={f.id}>
+              {faultLabel(f.id)}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TypedField form={form} name="pickedUp" label="Picked up last" help="Plaster, water, glass, a sock …" />
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,143 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Link from '@mui/material/Link';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { knowledge } from '@/knowledge';
+import type { SearchRow } from '@/shop/search/dto';
+import { Notice } from '../parts/Notice';
+import { Reading } from '../parts/Reading';
+import NextLink from '../theme/NextLink';
+import { Chooser } from './Chooser';
+import { Chosen } from './Chosen';
+import { TypedField } from './TypedField';
+import type { ModelChoice, TakeInForm } from './useTakeIn';
+import { WhoseMachine } from './WhoseMachine';
+
+interface Props {
+  form: TakeInForm;
+  models: ModelChoice[];
+  /** The machine is chosen: the hands go on to the customer's words. */
+  onChosen: () => void;
+}
+
+/** One box that finds machine or owner by anything; or a new machine, on the same page. */
+export function WhichMachine({ form, models, onChosen }: Props) {
+  const { values: v, set, fieldProblem: problem } = form;
+  const choose = (row: SearchRow) => {
+    if (row.sort === 'machine') {
+      const { sort: _, ...machine } = row;
+      set({ machine, isNew: false });
+      onChosen();
+    } else
+      set({
+        isNew: true,
+        customer: { id: row.id, name: row.name, phone: row.phone, standing: row.standing },
+        isNewCustomer: false,
+      });
+  };
+  if (v.machine) {
+    const m = v.machine;
+    return (
+      <>
+        <Chosen
+          title={`${m.tag} ${m.maker} ${m.model}`}
+          text={`${m.owner}${m.phone ? `, ${m.phone}` : ''}${m.lastJobAt ? `, last here ${m.lastJobAt.slice(0, 10)}` : ', first time here'}`}
+          onDrop={() => set({ machine: null, warrantyChoice: 'none', marks: [] })}
+        >
+          {m.openJob && (
+            <Link component={NextLink} href={`/jobs/${m.openJob}`}>
+              It is here already: job {m.openJob}
+            </Link>
+          )}
+        </Chosen>
+        {m.standing && <Notice title={`Always, for ${m.owner}: ${m.standing}`} />}
+        {m.note && <Notice title={`Noted on this machine: ${m.note}`} />}
+      </>
+    );
+  }
+  return (
+    <>
+      {!v.isNew && (
+        <Chooser<SearchRow>
+          label="Tag, serial, owner, phone or words"
+          autoFocus
+          url={(q) => `/api/v1/search?q=${encodeURIComponent(q)}`}
+          problem={problem('machineId')}
+          keyOf={(r) => `${r.sort}-${r.id}`}
+          onChoose={choose}
+          nothing="Nothing like it: add it as new."
+          row={(r) =>
+            r.sort === 'machine' ? (
+              <>
+                <Reading strong>{r.tag}</Reading> {r.maker} {r.model}, {r.owner} <Reading>{r.serial}</Reading>
+                {r.openJob && ' (is here)'}
+              </>
+            ) : (
+              <>
+                A new machine of {r.name} <Reading>{r.phone}</Reading>
+              </>
+            )
+          }
+        />
+      )}
+      <FormControlLabel
+        control={<Checkbox checked={v.isNew} onChange={(e) => set({ isNew: e.target.checked })} />}
+        label="New machine"
+      />
+      {v.isNew && (
+        <>
+          <TextField
+            select
+            label="Model"
+            value={v.modelId}
+            onChange={(e) => set({ modelId: e.target.value, complaints: [], marks: [] })}
+            error={Boolean(problem('newMachine.modelId'))}
+            helperText={problem('newMachine.modelId')}
+          >
+            {models.map((m) => (
+              <MenuItem key={m.id} value={String(m.id)}>
+                {m.maker} {m.name}
+                <Box component="span" sx={{ color: 'text.secondary', ml: 1 }}>
+                  {knowledge.kinds.find((k) => k.id === m.kind)?.label}
+                </Box>
+              </MenuItem>
+            ))}
+          </TextField>
+          <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr 1fr', sm: '2fr 1fr 1.4fr 1fr' } }}>
+            <TypedField form={form} name="serial" field="newMachine.serial" label="Serial" />
+            <TypedField
+              form={form}
+              name="madeYear"
+              field="newMachine.madeYear"
+              label="Made in"
+              help="year"
+              mode="numeric"
+            />
+            <TypedField form={form} name="purchasedOn" field="newMachine.purchasedOn" label="Bought on" type="date" />
+            <TypedField
+              form={form}
+              name="hoursPerWeek"
+              field="newMachine.hoursPerWeek"
+              label="Use"
+              help="hours a week"
+              mode="decimal"
+            />
+          </Box>
+          <FormControlLabel
+            control={<Checkbox checked={v.pets} onChange={(e) => set({ pets: e.target.checked })} />}
+            label="Pets at home"
+          />
+          <Typography component="h2" variant="h2">
+            Whose is it
+          </Typography>
+          <WhoseMachine form={form} />
+        </>
+      )}
+    </>
+  );
+}
