@@ -8,6 +8,11 @@ export async function setActor(db: Db, personId: number, deed: string): Promise<
   ]);
 }
 
+/** Until the transaction ends, its changes are told to the benches as one piece of news. */
+export async function tellAsOne(db: Db): Promise<void> {
+  await db.raw(`select set_config('gritkeeper.many', 'yes', true)`);
+}
+
 export interface AuditRow {
   id: number;
   at: Date;

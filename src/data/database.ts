@@ -30,6 +30,17 @@ export function database(): Knex {
   return held.gritkeeperDatabase;
 }
 
+type Task = () => Promise<unknown>;
+type Answers<T extends readonly Task[]> = { -readonly [K in keyof T]: Awaited<ReturnType<T[K]>> };
+
+/** Several queries: at once from the pool, one after the other inside a transaction, which has one connection. */
+export async function together<const T extends readonly Task[]>(db: Db, tasks: T): Promise<Answers<T>> {
+  if (!db.isTransaction) return (await Promise.all(tasks.map((task) => task()))) as Answers<T>;
+  const answers: unknown[] = [];
+  for (const task of tasks) answers.push(await task());
+  return answers as Answers<T>;
+}
+
 const MIGRATION_LOCK = 7_204_113;
 
 /** Brings the schema up to date; several servers may call it at once, one works and the others wait. */

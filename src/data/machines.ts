@@ -326,8 +326,8 @@ export async function readingsOf(db: Db, machineId: number) {
     );
 }
 
-export async function jobsOf(db: Db, machineId: number) {
-  return db('job').where({ machine_id: machineId }).orderBy('taken_in_at', 'desc').limit(50).select<
+export async function jobsOf(db: Db, machineId: number, limit = 50) {
+  return db('job').where({ machine_id: machineId }).orderBy('taken_in_at', 'desc').limit(limit).select<
     {
       id: number;
       stage: string;

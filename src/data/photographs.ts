@@ -41,6 +41,18 @@ export function photographsOfMachine(db: Db, machineId: number, limit: number): 
     .limit(limit);
 }
 
+/** The large pictures of a machine, oldest first; for its exported book. */
+export async function wholePhotographs(
+  db: Db,
+  machineId: number,
+): Promise<(Omit<PhotographRow, 'person' | 'machine_id'> & { sha256: Buffer; bytes: Buffer })[]> {
+  return db('photograph')
+    .where({ machine_id: machineId })
+    .whereNull('removed_at')
+    .orderBy('id')
+    .select('id', 'job_id', 'at', 'caption', 'width', 'height', 'sha256', 'bytes');
+}
+
 /** Keeps a photograph that belongs to no machine yet. */
 export async function insertPhotograph(
   db: Db,

@@ -19,21 +19,21 @@ export const arrivalSigns: ArrivalSign[] = [
     label: 'Wet, mud or rust',
     raises: 'wet-signs',
     firstCheck: 'wet-signs',
-    note: 'No power until opened, dried and insulation-tested.',
+    note: 'Stand it where it can drip, filters out.',
   },
   {
     id: 'burnt',
     label: 'Burnt smell or heat marks',
     raises: 'burnt-smell',
     firstCheck: 'sole-plate-look',
-    note: 'No power until the cause is found.',
+    note: 'Feel for heat before it goes on a shelf.',
   },
   {
     id: 'cord',
     label: 'Cord damaged',
     raises: 'damaged-cord',
     firstCheck: 'cord-look',
-    note: 'Out of use until the cord is replaced.',
+    note: 'Look along its whole length and at both grips.',
   },
   {
     id: 'screws',
@@ -47,7 +47,7 @@ export const arrivalSigns: ArrivalSign[] = [
     label: 'Handle loose',
     raises: 'loose-handle',
     firstCheck: 'handle-seated',
-    note: 'Push it home before anything is judged.',
+    note: 'Said so on the job sheet.',
   },
   {
     id: 'battery',
@@ -60,7 +60,7 @@ export const arrivalSigns: ArrivalSign[] = [
     label: 'Mould',
     raises: 'mould-dust',
     firstCheck: 'filter-look',
-    note: 'Mask and gloves, under extraction.',
+    note: 'Bag it until it is opened outdoors.',
   },
 ];
 

@@ -53,7 +53,7 @@ describe('what is asked at the counter stays with the job', () => {
     });
     const card = await machineCard(view.machine.tag);
     expect(card.meter).toEqual([{ hours: 212.5, at: expect.any(String) }]);
-    expect(card.timeline.map((t) => t.what).sort()).toEqual(['reading', 'said', 'said', 'taken-in']);
+    expect(card.timeline.map((t) => t.what).sort()).toEqual(['reading', 'said', 'taken-in', 'warranty']);
   });
 
   test('a part that the kind does not have, a day to come, a site of somebody else: each named', async () => {

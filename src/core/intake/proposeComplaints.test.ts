@@ -48,6 +48,10 @@ test('two complaints in one breath are both heard', () => {
   );
 });
 
+test('a short word is not taken for another that looks like it', () => {
+  expect(all('it leaves no lines')).not.toContain('dead');
+});
+
 test('what says nothing proposes nothing', () => {
   expect(all('')).toEqual([]);
   expect(all('Good morning, here it is again, thank you')).toEqual([]);

@@ -96,8 +96,8 @@ export function proposeComplaints(book: PhraseBook, words: string, most = 5): Pr
 function likeness(said: string, word: string): number {
   if (said === word) return 1;
   const shorter = Math.min(said.length, word.length);
-  if (shorter < 4 || Math.abs(said.length - word.length) > 2) return 0;
-  // One wrong letter in a word of four, two in a word of eight; the first letter is seldom the wrong one.
+  if (shorter < 5 || Math.abs(said.length - word.length) > 2) return 0;
+  // One wrong letter in a word of five (of four, `line` would be `life`), two in a word of eight; the first letter is seldom the wrong one.
   const wrong = distance(said, word);
   return said[0] === word[0] && wrong <= (shorter >= 8 ? 2 : 1) ? MISTYPED : 0;
 }

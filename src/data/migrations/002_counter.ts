@@ -181,7 +181,12 @@ begin
     );
   end if;
   if machine is not null or job is not null then
-    perform pg_notify('shop', json_build_object('machine', machine, 'job', job)::text);
+    -- Thousands of rows at once are one piece of news: anything may have changed.
+    if current_setting('gritkeeper.many', true) = 'yes' then
+      perform pg_notify('shop', '{"machine":null,"job":null}');
+    else
+      perform pg_notify('shop', json_build_object('machine', machine, 'job', job)::text);
+    end if;
   end if;
   return null;
 end $$;

@@ -5,7 +5,11 @@ export function tagCodes(tag: string): { bar: string; square: string } {
   // The types of the package leave out what only one sort of code knows.
   const square = { bcid: 'qrcode', text: tag, eclevel: 'M', barcolor: '000000' };
   return {
-    bar: toSVG({ bcid: 'code128', text: tag, height: 10, includetext: false, barcolor: '000000' }),
+    // Stretched to its place: only the widths of the bars carry the code, and they keep their proportions.
+    bar: toSVG({ bcid: 'code128', text: tag, height: 10, includetext: false, barcolor: '000000' }).replace(
+      '<svg',
+      '<svg preserveAspectRatio="none"',
+    ),
     square: toSVG(square),
   };
 }

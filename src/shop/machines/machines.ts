@@ -1,5 +1,5 @@
 import { customerById, sitesOf } from '@/data/customers';
-import { database, type Db } from '@/data/database';
+import { database, together, type Db } from '@/data/database';
 import {
   alikeMachines,
   jobsOf,
@@ -99,21 +99,21 @@ export async function machineCardOf(db: Db, tag: string): Promise<MachineCardVie
   const machine = await machineByTag(db, tag);
   if (!machine) throw notFound(`Machine ${tag}`);
   const [row, model, customer, plans, ages, timeline, jobs, readings, shop, sites, meter, photographs, alike, kept] =
-    await Promise.all([
-      machineListRow(db, machine.id),
-      modelById(db, machine.model_id),
-      customerById(db, machine.customer_id),
-      plansOf(db, machine.id),
-      partAges(db, machine.id),
-      timelineOf(db, machine.id, TIMELINE_PAGE),
-      jobsOf(db, machine.id),
-      readingsOf(db, machine.id),
-      shopSettings(db),
-      sitesOf(db, machine.customer_id),
-      meterReadingsOf(db, machine.id),
-      photographsOfMachine(db, machine.id, 24),
-      alikeMachines(db, machine),
-      machine.merged_into === null ? undefined : machineById(db, machine.merged_into),
+    await together(db, [
+      () => machineListRow(db, machine.id),
+      () => modelById(db, machine.model_id),
+      () => customerById(db, machine.customer_id),
+      () => plansOf(db, machine.id),
+      () => partAges(db, machine.id),
+      () => timelineOf(db, machine.id, TIMELINE_PAGE),
+      () => jobsOf(db, machine.id),
+      () => readingsOf(db, machine.id),
+      () => shopSettings(db),
+      () => sitesOf(db, machine.customer_id),
+      () => meterReadingsOf(db, machine.id),
+      () => photographsOfMachine(db, machine.id, 24),
+      () => alikeMachines(db, machine),
+      async () => (machine.merged_into === null ? undefined : machineById(db, machine.merged_into)),
     ]);
   const today = dayInZone(new Date(), shop.zone);
   return {

@@ -52,7 +52,8 @@ export function takeIn(person: Person, dto: TakeInDto): Promise<{ job: number; t
     const today = dayInZone(new Date(), (await shopSettings(db)).zone);
     const { model, known, problems } = await look(db, dto, today);
     const kind = model ? kindById(model.kind) : null;
-    refuseIf([...problems, ...(kind ? idProblems(kind, dto) : []), ...warrantyProblems(dto, model, known, today)]);
+    const warranty = warrantyOf(dto, model, known, today);
+    refuseIf([...problems, ...(kind ? idProblems(kind, dto) : []), ...warrantyProblems(dto, warranty)]);
 
     const customerId =
       dto.customerId ?? (dto.newCustomer ? await insertCustomer(db, trimmed(dto.newCustomer)) : known!.customer_id);
@@ -78,7 +79,7 @@ export function takeIn(person: Person, dto: TakeInDto): Promise<{ job: number; t
       picked_up: dto.pickedUp?.trim() ?? '',
       ever_wet: dto.everWet ?? 'not-asked',
       accessories: [...new Set((dto.accessories ?? []).map((a) => a.trim()).filter(Boolean))],
-      warranty_choice: dto.warrantyChoice ?? 'none',
+      warranty_choice: warranty ? dto.warrantyChoice! : 'none',
       comeback_of: comeback?.id ?? null,
       promised_on: dto.promisedOn,
       taken_in_by: person.id,
@@ -94,9 +95,10 @@ export function takeIn(person: Person, dto: TakeInDto): Promise<{ job: number; t
       insertTimeline(db, { machine_id: machineId, job_id: jobId, what, text, person_id: person.id });
     await tell('taken-in', takenInText(dto));
     if (dto.words.trim()) await tell('said', dto.words.trim());
-    if (dto.warrantyChoice === 'repair-here')
-      await tell('said', 'Under warranty: the owner chose to have it repaired here.');
-    if (dto.warrantyChoice === 'authorised') await tell('said', 'Under warranty: the owner chose the authorised shop.');
+    if (warranty && dto.warrantyChoice === 'repair-here')
+      await tell('warranty', `Under warranty until ${warranty}: the owner chose to have it repaired here.`);
+    if (warranty && dto.warrantyChoice === 'authorised')
+      await tell('warranty', `Under warranty until ${warranty}: the owner chose the authorised shop.`);
     if (comeback) await tell('comeback', `Comes back within ${COMEBACK_DAYS} days of job ${comeback.id}.`);
     if (dto.meterHours !== undefined) {
       await insertMeterReading(db, {
@@ -167,20 +169,24 @@ function idProblems(kind: Kind, dto: TakeInDto): FieldProblem[] {
   return problems;
 }
 
-/** Within the warranty the owner chooses, and the choice is written down. */
-function warrantyProblems(
+/** Last day of the warranty that is in force today, or null. */
+function warrantyOf(
   dto: TakeInDto,
   model: ModelRow | undefined,
   known: MachineRow | undefined,
   today: string,
-): FieldProblem[] {
+): string | null {
   const purchasedOn = dto.newMachine?.purchasedOn ?? dto.purchasedOn;
   const until =
     purchasedOn && purchasedOn <= today && model
       ? warrantyUntil(purchasedOn, model.warranty_months)
       : (known?.warranty_until ?? null);
-  const open = until !== null && until >= today && (dto.warrantyChoice ?? 'none') === 'none';
-  return open
+  return until !== null && until >= today ? until : null;
+}
+
+/** Within the warranty the owner chooses, and the choice is written down. */
+function warrantyProblems(dto: TakeInDto, until: string | null): FieldProblem[] {
+  return until !== null && (dto.warrantyChoice ?? 'none') === 'none'
     ? [{ field: 'warrantyChoice', message: `Under warranty until ${until}: repair here, or the authorised shop?` }]
     : [];
 }

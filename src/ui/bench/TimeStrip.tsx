@@ -79,8 +79,8 @@ export function TimeStrip({ strip, view, now }: { strip: BenchStrip; view: Bench
           sx={{
             position: 'absolute',
             top: 6,
-            // At the right edge the time stands before its moment, else behind it.
-            ...(ends! > WIDTH * 0.86
+            // Inside the hatching where it is long enough, else behind its moment.
+            ...(ends! - x(Date.parse(strip.wait.startedAt)) > WIDTH * 0.16
               ? { right: `calc(${100 - (ends! / WIDTH) * 100}% + 6px)` }
               : { left: `calc(${(ends! / WIDTH) * 100}% + 12px)` }),
             fontFamily: fonts.reading,

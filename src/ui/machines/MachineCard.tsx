@@ -93,17 +93,18 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
           {card.hoursPerWeek} h a week
           {card.warrantyUntil && (underWarranty ? `, warranty until ${card.warrantyUntil}` : ', out of warranty')}
         </Typography>
-        <Box sx={{ ml: { md: 'auto' } }}>
-          {card.openJob ? (
-            <Button component={NextLink} href={`/jobs/${card.openJob}`} variant="contained">
-              Open job {card.openJob}
-            </Button>
-          ) : (
-            <Button component={NextLink} href={`/take-in?tag=${card.tag}`} variant="contained">
-              Take it in
-            </Button>
-          )}
-        </Box>
+      </Box>
+      <Box className="no-print" sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Button
+          component={NextLink}
+          href={card.openJob ? `/jobs/${card.openJob}` : `/take-in?tag=${card.tag}`}
+          variant="contained"
+          size="small"
+          sx={{ mr: 1 }}
+        >
+          {card.openJob ? `Open job ${card.openJob}` : 'Take it in'}
+        </Button>
+        <MachineEdits card={card} models={models} mayMove={mayMove} mayAudit={mayAudit} />
       </Box>
       {(card.note || card.customer.standing || underWarranty) && (
         <Box sx={{ display: 'grid', gap: 0.75, gridTemplateColumns: { md: 'repeat(auto-fit, minmax(300px, 1fr))' } }}>
@@ -125,7 +126,6 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
       <Typography variant="caption" sx={{ color: 'text.secondary' }}>
         Below a part: how long ago it was replaced here. A green bar under a part: its plan is past due.
       </Typography>
-      <MachineEdits card={card} models={models} mayMove={mayMove} mayAudit={mayAudit} />
       <Box
         sx={{
           display: 'grid',

@@ -22,7 +22,7 @@ const SORTS: { label: string; what: string[] }[] = [
   { label: 'waits', what: ['wait'] },
   { label: 'words', what: ['said', 'note'] },
   { label: 'photographs', what: ['photograph'] },
-  { label: 'owner, card', what: ['owner', 'corrected'] },
+  { label: 'owner, card, moves', what: ['owner', 'corrected', 'warranty', 'moved'] },
 ];
 
 interface Props {

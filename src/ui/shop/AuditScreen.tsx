@@ -63,7 +63,7 @@ export function AuditScreen({ rows, more, zone, of, query }: Props) {
                 <TableCell>{r.deed.replaceAll('-', ' ') || 'before the book was opened'}</TableCell>
                 <TableCell>
                   {r.rowOf.replaceAll('_', ' ')} {r.rowId}
-                  {r.job && (
+                  {r.job && r.rowOf !== 'job' && (
                     <>
                       {', '}
                       <Link component={NextLink} href={`/jobs/${r.job}/take-in`}>
@@ -95,23 +95,27 @@ export function AuditScreen({ rows, more, zone, of, query }: Props) {
 }
 
 const SHORT = 120;
+/** Told by the other columns. */
+const TOLD = new Set(['id', 'at', 'job_id', 'machine_id', 'person_id', 'customer_id', 'created_at']);
 
 function Side({ changes, side }: { changes: AuditEntry['changes']; side: 'before' | 'after' }) {
-  const told = changes.filter((c) => c[side] !== null && c[side] !== '' && c.field !== 'id');
+  const inserted = changes.every((c) => c.before === null);
+  const told = changes.filter((c) => c[side] !== null && c[side] !== '' && !(inserted && TOLD.has(c.field)));
   return (
-    <>
-      {told.slice(0, 8).map((c) => {
+    <Box sx={{ fontSize: '0.88rem', overflowWrap: 'anywhere', maxWidth: 420 }}>
+      {told.slice(0, 10).map((c, i) => {
         const text = typeof c[side] === 'string' ? (c[side] as string) : JSON.stringify(c[side]);
         return (
-          <Box key={c.field} sx={{ fontSize: '0.86rem', overflowWrap: 'anywhere' }}>
+          <span key={c.field}>
+            {i > 0 && '; '}
             <Box component="span" sx={{ color: 'text.secondary' }}>
               {c.field.replaceAll('_', ' ')}
             </Box>{' '}
             {text.length > SHORT ? `${text.slice(0, SHORT)} …` : text}
-          </Box>
+          </span>
         );
       })}
-      {told.length > 8 && <Box sx={{ fontSize: '0.86rem' }}>and {told.length - 8} more</Box>}
-    </>
+      {told.length > 10 && `; and ${told.length - 10} more`}
+    </Box>
   );
 }

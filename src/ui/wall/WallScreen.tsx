@@ -20,10 +20,21 @@ export function WallScreen({ view }: { view: BenchView }) {
   const live = useLive(() => router.refresh());
   const now = useNow(view.now, 5000);
   const groups = benchGroups(view, null).filter((g) => g.strips.length > 0);
+  // As large as two columns of all strips allow, so that it reads across the room.
+  const rows = (view.strips.length + groups.length * 0.5) / 2 + 0.8;
+  const unit = `clamp(15px, min(2.3vw, ${(34 / rows).toFixed(2)}vh), 64px)`;
   return (
     <Box
       component="main"
-      sx={{ minHeight: '100vh', px: '2vw', py: '1.5vh', display: 'flex', flexDirection: 'column', gap: '1vh' }}
+      sx={{
+        '--unit': unit,
+        minHeight: '100vh',
+        px: '2vw',
+        py: '1.5vh',
+        display: 'flex',
+        flexDirection: 'column',
+        gap: '1vh',
+      }}
     >
       <Box
         sx={{
@@ -65,7 +76,7 @@ export function WallScreen({ view }: { view: BenchView }) {
               sx={{
                 fontFamily: fonts.label,
                 fontWeight: 600,
-                fontSize: 'clamp(15px, 1.5vw, 28px)',
+                fontSize: 'calc(var(--unit) * 0.72)',
                 color: 'text.secondary',
               }}
             >
@@ -102,7 +113,7 @@ function WallStrip({ strip, view, now }: { strip: BenchStrip; view: BenchView; n
           display: 'flex',
           gap: '1vw',
           alignItems: 'baseline',
-          fontSize: 'clamp(18px, 2vw, 40px)',
+          fontSize: 'var(--unit)',
           lineHeight: 1.15,
         }}
       >
@@ -118,7 +129,7 @@ function WallStrip({ strip, view, now }: { strip: BenchStrip; view: BenchView; n
       </Box>
       <Box
         sx={{
-          fontSize: 'clamp(14px, 1.25vw, 24px)',
+          fontSize: 'calc(var(--unit) * 0.62)',
           color: strip.late ? 'bench.brass' : 'text.secondary',
           fontWeight: strip.late ? 700 : 400,
         }}

@@ -1,0 +1,21 @@
+import { answer } from '@/app/answer';
+import { download } from '@/app/download';
+import { currentPerson } from '@/app/person';
+import { customersCsv } from '@/shop/exchange/customersCsv';
+import { machinesCsv } from '@/shop/exchange/machinesCsv';
+import { customersVcards } from '@/shop/exchange/vcard';
+import { notFound } from '@/shop/problem';
+
+const CSV = 'text/csv; charset=utf-8; header=present';
+const files = {
+  'customers.csv': { write: customersCsv, type: CSV },
+  'machines.csv': { write: machinesCsv, type: CSV },
+  'customers.vcf': { write: customersVcards, type: 'text/vcard; charset=utf-8' },
+};
+
+export const GET = answer<{ params: Promise<{ what: string }> }>(async (_request, { params }) => {
+  const { what } = await params;
+  if (!Object.hasOwn(files, what)) throw notFound(`The file ${what}`);
+  const { write, type } = files[what as keyof typeof files];
+  return download(await write(await currentPerson()), type, what);
+});

@@ -1,0 +1,149 @@
+import {
+  arrivalSignsOf,
+  complaintsOf,
+  conditionMarksOf,
+  confirmedFaultsOf,
+  findingsOf,
+  fittedPartsOf,
+  jobById,
+  proofsOf,
+  waitsOf,
+} from '@/data/jobs';
+import { database, type Db } from '@/data/database';
+import { jobsOf, machineByTag, timelineOf } from '@/data/machines';
+import { wholePhotographs } from '@/data/photographs';
+import { shopSettings } from '@/data/shopSettings';
+import { machineCardOf } from '../machines/machines';
+import { notFound } from '../problem';
+import { BOOK_FORM } from './bookSchema';
+
+const MOST_ENTRIES = 20_000;
+
+/**
+ * The whole of one machine as the published schema has it, photographs included.
+ * @throws ProblemError 404
+ */
+export async function machineBook(tag: string) {
+  // One picture of the database: what is written meanwhile is in it wholly or not at all.
+  return database().transaction(
+    async (db) => {
+      const machine = await machineByTag(db, tag);
+      if (!machine) throw notFound(`Machine ${tag}`);
+      const card = await machineCardOf(db, tag);
+      const shop = await shopSettings(db);
+      const timeline = await timelineOf(db, machine.id, MOST_ENTRIES);
+      const jobs = [];
+      for (const { id } of await jobsOf(db, machine.id, MOST_ENTRIES)) jobs.push(await bookOfJob(db, id));
+      return {
+        form: BOOK_FORM,
+        exportedAt: new Date().toISOString(),
+        shop: { name: shop.name, zone: shop.zone, currency: shop.currency },
+        machine: {
+          tag: card.tag,
+          maker: card.maker,
+          model: card.model,
+          kind: card.kind,
+          serial: card.serial,
+          madeYear: card.madeYear,
+          purchasedOn: card.purchasedOn,
+          warrantyUntil: card.warrantyUntil,
+          mainsV: card.mainsV,
+          pets: card.pets,
+          hoursPerWeek: card.hoursPerWeek,
+          note: card.note,
+          droppedStations: card.droppedStations,
+          addedStations: card.addedStations,
+          belts: card.belts,
+          bearings: card.bearings,
+          filters: card.filters,
+        },
+        owner: {
+          name: card.customer.name,
+          kind: card.customer.kind,
+          phone: card.customer.phone,
+          address: card.customer.address,
+          standing: card.customer.standing,
+        },
+        plans: card.plans.map(({ item, label, lastDoneOn, dueOn }) => ({ item, label, lastDoneOn, dueOn })),
+        meter: card.meter,
+        jobs,
+        timeline: timeline.map((t) => ({
+          at: t.at.toISOString(),
+          what: t.what,
+          text: t.text,
+          job: t.job_id,
+          by: t.person,
+        })),
+        photographs: (await wholePhotographs(db, machine.id)).map((p) => ({
+          at: p.at.toISOString(),
+          job: p.job_id,
+          caption: p.caption,
+          width: p.width,
+          height: p.height,
+          sha256: p.sha256.toString('hex'),
+          jpegBase64: p.bytes.toString('base64'),
+        })),
+      };
+    },
+    { isolationLevel: 'repeatable read', readOnly: true },
+  );
+}
+
+export type MachineBook = Awaited<ReturnType<typeof machineBook>>;
+
+async function bookOfJob(db: Db, id: number) {
+  const job = (await jobById(db, id))!;
+  return {
+    id,
+    stage: job.stage,
+    takenInAt: job.taken_in_at.toISOString(),
+    closedAt: job.closed_at?.toISOString() ?? null,
+    promisedOn: job.promised_on,
+    words: job.words,
+    complaints: await complaintsOf(db, id),
+    customerDiagnosis: job.customer_diagnosis,
+    pickedUp: job.picked_up,
+    everWet: job.ever_wet,
+    openedBefore: job.opened_before,
+    openedBy: job.opened_by,
+    arrivalSigns: await arrivalSignsOf(db, id),
+    accessories: job.accessories,
+    marks: await conditionMarksOf(db, id),
+    warrantyChoice: job.warranty_choice,
+    comebackOf: job.comeback_of,
+    findings: (await findingsOf(db, id)).map((f) => ({
+      check: f.check_id,
+      outcome: f.outcome,
+      value: f.value,
+      unit: f.unit,
+      condition: f.condition,
+      at: f.at.toISOString(),
+      by: f.person,
+      revoked: f.revoked_at !== null,
+    })),
+    fitted: (await fittedPartsOf(db, id)).map((f) => ({
+      code: f.code,
+      label: f.label,
+      station: f.station,
+      quantity: f.quantity,
+      at: f.at.toISOString(),
+    })),
+    waits: (await waitsOf(db, id)).map((w) => ({
+      kind: w.kind,
+      what: w.what,
+      startedAt: w.started_at.toISOString(),
+      endsAt: w.ends_at.toISOString(),
+      endedAt: w.ended_at?.toISOString() ?? null,
+    })),
+    proofs: (await proofsOf(db, id)).map((p) => ({
+      item: p.item,
+      result: p.result,
+      before: p.before_value,
+      after: p.after_value,
+      unit: p.unit,
+      note: p.note,
+    })),
+    faults: await confirmedFaultsOf(db, id),
+    advice: job.advice,
+  };
+}

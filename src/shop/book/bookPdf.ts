@@ -1,0 +1,126 @@
+import { join } from 'node:path';
+import pdfmake from 'pdfmake';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { knowledge } from '@/knowledge';
+import { database } from '@/data/database';
+import { shopSettings } from '@/data/shopSettings';
+import { dayInZone } from '../settings/day';
+import { machineBook, type MachineBook } from './book';
+
+const FILES = join(process.cwd(), 'node_modules/@fontsource');
+const barlow = (weight: number) =>
+  join(FILES, `barlow-semi-condensed/files/barlow-semi-condensed-latin-${weight}-normal.woff`);
+const MOST_PICTURES = 12;
+
+let ready = false;
+
+/** Our own typefaces from our own packages; nothing is fetched and no other file is read. */
+function prepare(): void {
+  if (ready) return;
+  pdfmake.setFonts({
+    Barlow: { normal: barlow(500), bold: barlow(700), italics: barlow(500), bolditalics: barlow(700) },
+  });
+  pdfmake.setUrlAccessPolicy(() => false);
+  pdfmake.setLocalAccessPolicy((path) => path.startsWith(FILES));
+  ready = true;
+}
+
+const faultLabel = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
+const complaintLabel = (id: string) => knowledge.complaints.find((c) => c.id === id)?.label ?? id;
+
+/** A machine's whole book on paper of the shop's size. @throws ProblemError 404 */
+export async function machineBookPdf(tag: string): Promise<Buffer> {
+  prepare();
+  const [book, shop] = await Promise.all([machineBook(tag), shopSettings(database())]);
+  return pdfmake.createPdf(layout(book, shop.paper)).getBuffer();
+}
+
+function layout(book: MachineBook, paper: 'A4' | 'Letter'): TDocumentDefinitions {
+  const { machine: m, owner } = book;
+  const day = (iso: string) => dayInZone(new Date(iso), book.shop.zone);
+  const facts: [string, string][] = [
+    ['Owner', [owner.name, owner.phone, owner.address].filter(Boolean).join(', ')],
+    ['Serial', m.serial || 'not written down'],
+    ['Made', m.madeYear ? String(m.madeYear) : 'not known'],
+    ['Bought', m.purchasedOn ?? 'not known'],
+    ['Warranty', m.warrantyUntil ? `until ${m.warrantyUntil}` : 'not known'],
+    ['Mains', `${m.mainsV} V`],
+    ['Use', `about ${m.hoursPerWeek} h a week${m.pets ? ', pets at home' : ''}`],
+    ['For the next technician', m.note || 'nothing'],
+  ];
+  return {
+    pageSize: paper === 'A4' ? 'A4' : 'LETTER',
+    pageMargins: [42, 48, 42, 48],
+    info: { title: `Book of ${m.tag}`, author: book.shop.name },
+    defaultStyle: { font: 'Barlow', fontSize: 9.5, lineHeight: 1.15 },
+    styles: { head: { fontSize: 12.5, bold: true, margin: [0, 12, 0, 4] } },
+    footer: (page, pages) => ({
+      margin: [42, 12],
+      columns: [
+        { text: `${book.shop.name}, written out on ${day(book.exportedAt)}`, fontSize: 8 },
+        { text: `${m.tag}, page ${page} of ${pages}`, alignment: 'right', fontSize: 8 },
+      ],
+    }),
+    content: [
+      { text: `${m.tag}  ${m.maker} ${m.model}`, fontSize: 19, bold: true },
+      { canvas: [{ type: 'line', x1: 0, y1: 2, x2: 511, y2: 2, lineWidth: 1.6 }], margin: [0, 0, 0, 8] },
+      rows(facts),
+      ...section('Due', book.plans.length > 0 && rows(book.plans.map((p) => [p.dueOn, p.label]))),
+      ...section('Jobs', book.jobs.length > 0 && book.jobs.flatMap((j) => jobLines(j, day))),
+      ...section('Hour meter', book.meter.length > 0 && rows(book.meter.map((r) => [day(r.at), `${r.hours} h`]))),
+      ...section(
+        'All that happened',
+        rows(book.timeline.map((t) => [day(t.at), `${t.text}${t.by ? ` (${t.by})` : ''}`])),
+      ),
+      ...section('Photographs', book.photographs.length > 0 && pictures(book, day)),
+    ],
+  };
+}
+
+function section(title: string, content: Content | Content[] | false): Content[] {
+  if (content === false) return [];
+  return [{ text: title, style: 'head' }, ...(Array.isArray(content) ? content : [content])];
+}
+
+function rows(list: [string, string][]): Content {
+  return {
+    layout: 'lightHorizontalLines',
+    table: { widths: [110, '*'], body: list.length > 0 ? list.map(([a, b]) => [a, { text: b }]) : [['', 'nothing']] },
+  };
+}
+
+function jobLines(job: MachineBook['jobs'][number], day: (iso: string) => string): Content[] {
+  const told = [
+    job.words ? `“${job.words}”` : '',
+    `Complaints: ${job.complaints.map(complaintLabel).join(', ')}`,
+    job.faults.length > 0 ? `Found: ${job.faults.map(faultLabel).join(', ')}` : '',
+    job.fitted.length > 0 ? `Fitted: ${job.fitted.map((f) => `${f.quantity} × ${f.label}`).join(', ')}` : '',
+    ...job.proofs
+      .filter((p) => p.after !== null)
+      .map((p) => `${p.item.replaceAll('-', ' ')}: ${p.before ?? '–'} to ${p.after} ${p.unit}`),
+    job.advice ? `Advice: ${job.advice}` : '',
+  ].filter(Boolean);
+  return [
+    {
+      stack: [
+        {
+          text: `Job ${job.id}, ${day(job.takenInAt)}${job.closedAt ? ` to ${day(job.closedAt)}` : ', open'}${job.comebackOf ? `, came back after job ${job.comebackOf}` : ''}`,
+          bold: true,
+          margin: [0, 4, 0, 1],
+        },
+        ...told.map((text) => ({ text })),
+      ],
+      unbreakable: told.join('').length < 1500,
+    },
+  ];
+}
+
+function pictures(book: MachineBook, day: (iso: string) => string): Content[] {
+  return book.photographs.slice(-MOST_PICTURES).map((p) => ({
+    stack: [
+      { image: `data:image/jpeg;base64,${p.jpegBase64}`, fit: [240, 180] },
+      { text: `${day(p.at)} ${p.caption}`, margin: [0, 2, 0, 8] },
+    ],
+    unbreakable: true,
+  }));
+}

@@ -1,0 +1,73 @@
+import { allCustomers, insertCustomers, knownCustomers } from '@/data/exchange';
+import { database } from '@/data/database';
+import type { Person } from '../access/person';
+import { allow } from '../access/roles';
+import { AddCustomerDto } from '../customers/dto';
+import { plainCell, readCsv, writeCsv } from './csv';
+import type { ImportReport } from './dto';
+import { importRows, rowProblems, type LookedRow } from './importRows';
+
+const COLUMNS = { needed: ['name'], allowed: ['kind', 'phone', 'email', 'address', 'standing'] } as const;
+const ALL = [...COLUMNS.needed, ...COLUMNS.allowed] as const;
+
+/** A customer as a file has them. */
+export interface CustomerIn {
+  name: string;
+  kind: string;
+  phone: string;
+  email: string;
+  address: string;
+  standing: string;
+}
+
+export async function customersCsv(person: Person): Promise<string> {
+  allow(person, 'export-all');
+  const rows = await allCustomers(database());
+  return writeCsv(
+    ALL,
+    rows.map((c) => [c.name, c.kind, c.phone, c.email, c.address, c.standing]),
+  );
+}
+
+/** Who a customer is, for telling whether they are known: the name and the digits of the phone. */
+export function customerKey(name: string, phone: string): string {
+  return `${name.trim().toLowerCase()}|${phone.replace(/\D/g, '')}`;
+}
+
+/**
+ * Takes customers in from CSV. One who is known by name and phone is left as they are.
+ * @throws ProblemError 400 for a file that cannot be read, 403
+ */
+export function importCustomersCsv(person: Person, text: string, dryRun: boolean): Promise<ImportReport> {
+  const rows = readCsv<(typeof ALL)[number]>(text, COLUMNS).map((r) => ({
+    ...(Object.fromEntries(ALL.map((c) => [c, plainCell(r[c])])) as Record<(typeof ALL)[number], string>),
+    kind: r.kind === '' ? 'household' : r.kind.toLowerCase(),
+  }));
+  return importCustomers(person, rows, dryRun);
+}
+
+/** Takes customers in, from whatever file they came. Rows are numbered from 2, as below a line of names. */
+export function importCustomers(person: Person, rows: CustomerIn[], dryRun: boolean): Promise<ImportReport> {
+  return importRows<CustomerIn>(
+    person,
+    'import-customers',
+    dryRun,
+    async (db) => {
+      const known = await knownCustomers(db);
+      const seen = new Map<string, number>();
+      return rows.map((row, i): LookedRow<CustomerIn> => {
+        const at = i + 2;
+        const key = customerKey(row.name, row.phone);
+        const problems = rowProblems(AddCustomerDto, { ...row, key: '00000000-0000-4000-8000-000000000000' });
+        const twin = seen.get(key);
+        if (twin !== undefined) problems.push({ field: 'name', message: `The same as row ${twin}.` });
+        seen.set(key, at);
+        const what = [row.name, row.phone].filter(Boolean).join(', ');
+        if (problems.length > 0) return { row: at, outcome: 'wrong', what, problems, make: null };
+        if (known.has(key)) return { row: at, outcome: 'known', what, problems, make: null };
+        return { row: at, outcome: 'new', what, problems, make: row };
+      });
+    },
+    insertCustomers,
+  );
+}
