@@ -95,7 +95,7 @@ export async function updateCustomer(
 /** The search words of a customer and of every machine of theirs. */
 export async function refreshCustomerSearch(db: Db, id: number): Promise<void> {
   await db.raw('select refresh_customer_search(?)', [id]);
-  await db.raw('select refresh_machine_search(id) from machine where customer_id = ?', [id]);
+  await db.raw('select refresh_machine_search(variadic array(select id from machine where customer_id = ?))', [id]);
 }
 
 export async function sitesOf(db: Db, customerId: number): Promise<SiteRow[]> {

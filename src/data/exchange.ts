@@ -38,7 +38,7 @@ export async function insertCustomers(
           .returning('id')
       ).map((r: { id: number }) => r.id),
     );
-  await db.raw('select refresh_customer_search(id) from unnest(?::bigint[]) id', [ids]);
+  await db.raw('select refresh_customer_search(variadic ?::bigint[])', [ids]);
 }
 
 export async function allMachines(db: Db) {
@@ -100,5 +100,5 @@ export async function insertMachines(db: Db, rows: MachineIn[]): Promise<void> {
           .returning('id')
       ).map((r: { id: number }) => r.id),
     );
-  await db.raw('select refresh_machine_search(id) from unnest(?::bigint[]) id', [ids]);
+  await db.raw('select refresh_machine_search(variadic ?::bigint[])', [ids]);
 }

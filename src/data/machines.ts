@@ -91,7 +91,7 @@ export async function putModel(
   await db('model')
     .where({ id })
     .update({ ...stored, version: db.raw('version + 1') });
-  await db.raw('select refresh_machine_search(id) from machine where model_id = ?', [id]);
+  await db.raw('select refresh_machine_search(variadic array(select id from machine where model_id = ?))', [id]);
   return id;
 }
 

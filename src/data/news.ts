@@ -15,18 +15,8 @@ const RETRY_MS = 1000;
 /** The link is asked now and then whether it is still there: a cut cable says nothing by itself. */
 const PULSE_MS = 15_000;
 
-interface Link {
-  listeners: Set<Listener>;
-  client: pg.Client | null;
-  connecting: boolean;
-}
-
-const held = globalThis as { gritkeeperNews?: Link };
-
-function link(): Link {
-  held.gritkeeperNews ??= { listeners: new Set(), client: null, connecting: false };
-  return held.gritkeeperNews;
-}
+/** One link per process: only the streams of events listen. `client` is there from the first attempt on. */
+const shared: { listeners: Set<Listener>; client: pg.Client | null } = { listeners: new Set(), client: null };
 
 /**
  * Hears of every change that is committed in this database, by whichever server (LISTEN/NOTIFY). One connection per
@@ -34,47 +24,46 @@ function link(): Link {
  * @returns what stops the hearing
  */
 export function listen(onNews: (news: News) => void): () => void {
-  const shared = link();
   const me = { onNews };
   shared.listeners.add(me);
-  void connect(shared);
+  void connect();
   return () => {
     shared.listeners.delete(me);
-    if (shared.listeners.size === 0) void shared.client?.end();
+    if (shared.listeners.size > 0) return;
+    // Let go at once: who listens next makes a link of their own and does not wait for this one's end.
+    void shared.client?.end();
+    shared.client = null;
   };
 }
 
-function tell(shared: Link, news: News): void {
+function tell(news: News): void {
   for (const l of shared.listeners) l.onNews(news);
 }
 
-async function connect(shared: Link): Promise<void> {
-  if (shared.client || shared.connecting || shared.listeners.size === 0) return;
-  shared.connecting = true;
+async function connect(): Promise<void> {
+  if (shared.client || shared.listeners.size === 0) return;
   const client = new pg.Client({ connectionString: process.env.DATABASE_URL, application_name: 'gritkeeper news' });
+  shared.client = client;
   let pulse: ReturnType<typeof setInterval> | undefined;
   const lost = () => {
     clearInterval(pulse);
-    if (shared.client === client) shared.client = null;
-    shared.connecting = false;
-    if (shared.listeners.size > 0) setTimeout(() => void connect(shared), RETRY_MS).unref();
+    // Another link stands already, or nobody listens any more.
+    if (shared.client !== client) return;
+    shared.client = null;
+    setTimeout(() => void connect(), RETRY_MS).unref();
   };
   client.on('error', lost);
   client.on('end', lost);
-  client.on('notification', ({ payload }) => tell(shared, JSON.parse(payload ?? '{}') as News));
+  client.on('notification', ({ payload }) => tell(JSON.parse(payload ?? '{}') as News));
   try {
     await client.connect();
     await client.query(`listen ${CHANNEL}`);
   } catch {
     // Neither 'end' nor 'error' is certain to come when the first connection fails.
-    client.removeAllListeners();
-    client.on('error', () => {});
     return lost();
   }
-  shared.client = client;
-  shared.connecting = false;
+  if (shared.client !== client) return;
   pulse = setInterval(() => void client.query('select 1').catch(lost), PULSE_MS);
   pulse.unref();
-  tell(shared, { machine: null, job: null });
-  if (shared.listeners.size === 0) void client.end();
+  tell({ machine: null, job: null });
 }

@@ -217,7 +217,7 @@ create function search_vector_of(words text, weight "char") returns tsvector lan
   select setweight(to_tsvector('simple', search_words(words)), weight)
 $$;
 
-create function refresh_customer_search(which bigint) returns void language sql as $$
+create function refresh_customer_search(variadic which bigint[]) returns void language sql as $$
   update customer c set
     search = search_words(concat_ws(' ', c.name, c.phone, digits_of(c.phone), c.email, c.address,
       (select string_agg(concat_ws(' ', name, phone, email), ' ') from contact where customer_id = c.id),
@@ -227,10 +227,10 @@ create function refresh_customer_search(which bigint) returns void language sql 
       search_vector_of((select string_agg(concat_ws(' ', name, phone, digits_of(phone)), ' ') from contact where customer_id = c.id), 'B') ||
       search_vector_of(concat_ws(' ', c.email, c.address,
         (select string_agg(concat_ws(' ', label, address), ' ') from site where customer_id = c.id)), 'C')
-  where c.id = which
+  where c.id = any (which)
 $$;
 
-create function refresh_machine_search(which bigint) returns void language sql as $$
+create function refresh_machine_search(variadic which bigint[]) returns void language sql as $$
   update machine m set
     search = search_words(concat_ws(' ', m.tag, m.serial, model.maker, model.name, c.name, c.phone, digits_of(c.phone),
       (select label from site where site.id = m.site_id),
@@ -241,9 +241,9 @@ create function refresh_machine_search(which bigint) returns void language sql a
       search_vector_of(concat_ws(' ', model.maker, model.name, (select label from site where site.id = m.site_id)), 'C') ||
       search_vector_of((select words from job where job.machine_id = m.id order by taken_in_at desc limit 1), 'D')
   from model, customer c
-  where model.id = m.model_id and c.id = m.customer_id and m.id = which
+  where model.id = m.model_id and c.id = m.customer_id and m.id = any (which)
 $$;
 
-select refresh_customer_search(id) from customer;
-select refresh_machine_search(id) from machine;
+select refresh_customer_search(variadic array(select id from customer));
+select refresh_machine_search(variadic array(select id from machine));
 `;

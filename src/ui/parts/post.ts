@@ -12,6 +12,11 @@ export async function sendPhotograph(file: Blob): Promise<Posted<{ id: number; w
   return answered(() => fetch('/api/v1/photographs', { method: 'POST', body: file }));
 }
 
+/** Sends a file of rows. */
+export async function sendFile<T>(url: string, file: Blob, stop: AbortSignal): Promise<Posted<T>> {
+  return answered(() => fetch(url, { method: 'POST', body: file, signal: stop }));
+}
+
 export type Posted<T> = { ok: true; value: T } | { ok: false; refusal: Refusal };
 
 /** Sends JSON and reads the answer, refusals included. A server that is not reached is a refusal with status 0. */

@@ -1,0 +1,104 @@
+import type { Knex } from 'knex';
+import { listen } from '@/data/news';
+import type { News } from '@/data/news';
+import { openTestDatabase } from '@/data/testDatabase.fixture';
+import type { Person } from '../access/person';
+import { bench } from '../bench/bench';
+import { endWait } from '../endWait/endWait';
+import { readJob } from '../jobView/jobView';
+import { machineCard } from '../machines/machines';
+import { moveJob } from '../moveJob/moveJob';
+import { base, furnishShop, openJob } from '../scene.fixture';
+import { startWait } from '../startWait/startWait';
+import { liveEvents } from './live';
+import { ringClocks } from './ringClocks';
+
+let db: Knex;
+let close: () => Promise<void>;
+let person: Person;
+let models: Record<string, number>;
+beforeAll(async () => {
+  ({ db, close } = await openTestDatabase());
+  ({ person, models } = await furnishShop(db));
+});
+afterAll(() => close());
+const K1 = 'upright-shaft-belt';
+
+/** Collects news until the test has seen what it waits for. */
+function ear() {
+  const heard: News[] = [];
+  const stop = listen((n) => heard.push(n));
+  const until = async (check: (news: News[]) => boolean) => {
+    const end = Date.now() + 5000;
+    while (!check(heard)) {
+      if (Date.now() > end) throw new Error(`Not heard; only ${JSON.stringify(heard)}`);
+      await new Promise((r) => setTimeout(r, 20));
+    }
+  };
+  return { heard, stop, until };
+}
+
+test('a change at one bench is heard at the other; one that is taken back is not', async () => {
+  const job = await openJob(person, models[K1]!, ['squeal']);
+  const { heard, stop, until } = ear();
+  try {
+    await until((n) => n.length > 0);
+    heard.length = 0;
+    await expect(moveJob(person, job, { ...(await base(job)), place: 'rack', benchNo: 9 })).rejects.toThrow();
+    await moveJob(person, job, { ...(await base(job)), place: 'rack' });
+    await until((n) => n.some((x) => x.job === job));
+    expect(heard.every((n) => n.job === job || n.job === null)).toBe(true);
+  } finally {
+    stop();
+  }
+});
+
+test('after the line was cut it is made again, and everybody is told that anything may have changed', async () => {
+  const { heard, stop, until } = ear();
+  try {
+    await until((n) => n.length > 0);
+    heard.length = 0;
+    await db.raw(
+      `select pg_terminate_backend(pid) from pg_stat_activity where application_name = 'gritkeeper news' and datname = current_database()`,
+    );
+    await until((n) => n.some((x) => x.job === null && x.machine === null));
+    heard.length = 0;
+    const job = await openJob(person, models[K1]!, ['squeal']);
+    await until((n) => n.some((x) => x.job === job));
+  } finally {
+    stop();
+  }
+});
+
+test('the stream greets, tells, and ends when its reader leaves', async () => {
+  const left = new AbortController();
+  const reader = liveEvents(left.signal).getReader();
+  const text = async () => new TextDecoder().decode((await reader.read()).value);
+  expect(await text()).toContain('event: hello');
+  // The link stands: from here on nothing is missed.
+  expect(await text()).toContain('event: change');
+  const job = await openJob(person, models[K1]!, ['squeal']);
+  let seen = '';
+  while (!seen.includes(`"job":${job}`)) seen += await text();
+  expect(seen).toContain('event: change');
+  left.abort();
+  let done = false;
+  while (!done) done = (await reader.read()).done;
+});
+
+test('a wait clock rings once, on the server, whoever looks and however many servers there are', async () => {
+  const job = await openJob(person, models[K1]!, ['squeal']);
+  await startWait(person, job, { ...(await base(job)), kind: 'glue', what: 'seam', hours: 1 });
+  expect(await ringClocks()).toBe(0);
+  await db('wait')
+    .where({ job_id: job })
+    .update({ started_at: db.raw(`now() - interval '2 hours'`), ends_at: db.raw(`now() - interval '1 second'`) });
+  const rang = await Promise.all([ringClocks(), ringClocks(), ringClocks()]);
+  expect(rang.reduce((a, b) => a + b, 0)).toBe(1);
+  const strip = (await bench()).strips.find((s) => s.job === job)!;
+  expect(strip.wait).toMatchObject({ kind: 'glue', rang: true });
+  const { timeline } = await machineCard((await readJob(job)).machine.tag);
+  expect(timeline.filter((t) => t.text === 'Glue or sealant is over: seam.')).toHaveLength(1);
+  await endWait(person, job, await base(job));
+  expect((await bench()).strips.find((s) => s.job === job)!.wait).toBeNull();
+});
