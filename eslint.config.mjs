@@ -16,7 +16,7 @@ const config = [
       '@next/next/no-location-assign-relative-destination': 'off',
     },
   },
-  { files: ['scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
+  { files: ['scripts/**', 'e2e/**', 'faults/**'], rules: { 'no-console': 'off' } },
 ];
 
 export default config;

@@ -4,7 +4,9 @@ import { existsSync, readFileSync, rmSync } from 'node:fs';
 import pg from 'pg';
 
 const STATE = '.gritkeeper';
-const only = process.argv[2];
+const args = process.argv.slice(2);
+const only = args[0]?.startsWith('--') ? undefined : args[0];
+const rest = only ? args.slice(1) : args;
 const server = process.env.TEST_DATABASE_SERVER;
 const bin = (name) => `node_modules/.bin/${name}`;
 let passed = 0;
@@ -37,14 +39,12 @@ async function freshDatabase(name) {
 }
 
 function unitTests() {
+  const unitArgs = only ? rest : [];
   const file = `${STATE}/unit.json`;
   rmSync(file, { force: true });
-  const good = step(
-    'Unit tests',
-    bin('jest'),
-    ['--json', `--outputFile=${file}`, '--silent=false', ...process.argv.slice(3)],
-    { NODE_ENV: 'test' },
-  );
+  const good = step('Unit tests', bin('jest'), ['--json', `--outputFile=${file}`, '--silent=false', ...unitArgs], {
+    NODE_ENV: 'test',
+  });
   if (!existsSync(file)) return count('Unit tests', 0, 1);
   const report = JSON.parse(readFileSync(file, 'utf8'));
   // A suite that could not even be loaded has no tests of its own to count.
@@ -73,7 +73,7 @@ async function endToEnd() {
   rmSync(file, { force: true });
   try {
     await ready(base, child);
-    const good = step('End-to-end tests', bin('playwright'), ['test', ...process.argv.slice(3)], {
+    const good = step('End-to-end tests', bin('playwright'), ['test', ...(only ? rest : [])], {
       E2E_BASE_URL: base,
       E2E_JSON: file,
       E2E_TOKEN: readFileSync(`${STATE}/e2e-token`, 'utf8'),
@@ -115,6 +115,13 @@ if (!only || only === 'e2e') {
     console.error(error);
     count('End-to-end tests', 0, 1);
   }
+}
+if (!only || only === 'faults') {
+  const file = `${STATE}/faults.json`;
+  rmSync(file, { force: true });
+  step('Faults on purpose', 'node', ['--import', 'tsx', 'faults/run.ts', ...rest]);
+  const told = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : { passed: 0, failed: 1 };
+  count('Faults on purpose', told.passed, told.failed);
 }
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -27,7 +27,7 @@ export async function proxy(request: NextRequest): Promise<Response> {
     });
   } catch (err) {
     log.error({ requestId, err, path: pathname }, 'guard failed');
-    return secured(databaseAway(request, requestId), policy, requestId);
+    return secured(databaseAway(request, requestId, nonce), policy, requestId);
   }
   if ('refuse' in verdict) {
     const wantsPage = request.method === 'GET' && !pathname.startsWith('/api/');
@@ -54,10 +54,10 @@ function here(request: NextRequest): string {
   return host ? `${scheme}://${host}` : request.nextUrl.origin;
 }
 
-function databaseAway(request: NextRequest, requestId: string): Response {
+function databaseAway(request: NextRequest, requestId: string, nonce: string): Response {
   const title = 'The database does not answer. Nothing was saved; this page comes back by itself.';
   if (request.nextUrl.pathname.startsWith('/api/')) return problemDocument(503, title, { requestId });
-  const html = `<!doctype html><html lang="en"><meta charset="utf-8"><meta http-equiv="refresh" content="5"><title>Grit Keeper</title><p>${title}</p></html>`;
+  const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><meta http-equiv="refresh" content="5"><title>Away · Grit Keeper</title><style nonce="${nonce}">body{font:18px/1.5 sans-serif;background:#f3ede1;color:#1e1b17;display:grid;place-content:center;min-height:90vh;margin:0 24px}main{border-left:6px solid #c59a3d;padding-left:20px;max-width:34em}h1{font-size:22px}@media (prefers-color-scheme:dark){body{background:#181512;color:#efe6d6}}</style></head><body><main><h1>The shop’s book is away</h1><p>${title}</p><p>What you had typed is kept in this browser. If this lasts, whoever keeps the server should look whether PostgreSQL runs.</p></main></body></html>`;
   return new Response(html, {
     status: 503,
     headers: { 'content-type': 'text/html; charset=utf-8', 'retry-after': '5' },

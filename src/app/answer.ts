@@ -1,4 +1,5 @@
 import { ProblemError } from '@/shop/problem';
+import { faultOf } from '@/shop/settings/fault';
 import { log } from './log';
 
 type Handler<C> = (request: Request, context: C) => Promise<Response>;
@@ -25,6 +26,8 @@ export function answer<C>(handler: Handler<C>): Handler<C> {
         return problemResponse(error);
       }
       log.error({ requestId, err: error, url: request.url, method: request.method }, 'failed');
+      const sort = faultOf(error);
+      if (sort) return problemDocument(sort.status, sort.title, { requestId });
       return problemDocument(
         500,
         'The server failed. Nothing of this was saved; what you typed is still on your screen.',

@@ -144,6 +144,12 @@ export async function updateJob(
     .update({ ...change, version: db.raw('version + 1') });
 }
 
+export async function closeJob(db: Db, id: number, advice: string): Promise<void> {
+  await db('job')
+    .where({ id })
+    .update({ stage: 'closed', closed_at: db.fn.now(), advice, place: 'door-shelf', version: db.raw('version + 1') });
+}
+
 /** The next thing for the hands, kept with the job so that the Bench need not compute it. */
 export async function setNextAction(db: Db, id: number, action: JobRow['next_action']): Promise<void> {
   await db('job')
@@ -287,8 +293,9 @@ export async function waitsOf(db: Db, jobId: number): Promise<WaitRow[]> {
     .select('id', 'kind', 'what', 'started_at', 'ends_at', 'ended_at');
 }
 
-export async function insertWait(db: Db, jobId: number, kind: string, what: string, endsAt: Date): Promise<void> {
-  await db('wait').insert({ job_id: jobId, kind, what, ends_at: endsAt });
+/** Starts a clock of so many hours, by the database's own time: the servers' clocks may differ. */
+export async function insertWait(db: Db, jobId: number, kind: string, what: string, hours: number): Promise<void> {
+  await db('wait').insert({ job_id: jobId, kind, what, ends_at: db.raw(`now() + ? * interval '1 hour'`, [hours]) });
 }
 
 /** @returns whether a wait was running */

@@ -106,8 +106,14 @@ export async function personByApiToken(db: Db, tokenHash: Buffer): Promise<Sessi
     .first('person.id', 'person.name', 'person.role');
 }
 
-export async function insertSession(db: Db, personId: number, tokenHash: Buffer, agent: string, expiresAt: Date) {
-  await db('session').insert({ person_id: personId, token_hash: tokenHash, agent, expires_at: expiresAt });
+/** Opens a session that ends after so many days, by the database's own time. */
+export async function insertSession(db: Db, personId: number, tokenHash: Buffer, agent: string, days: number) {
+  await db('session').insert({
+    person_id: personId,
+    token_hash: tokenHash,
+    agent,
+    expires_at: db.raw(`now() + ? * interval '1 day'`, [days]),
+  });
 }
 
 export async function deleteSession(db: Db, tokenHash: Buffer): Promise<void> {

@@ -10,10 +10,21 @@ import { refuseIf, type FieldProblem } from './problem';
 export async function readDto<T extends object>(type: ClassConstructor<T>, body: unknown): Promise<T> {
   if (typeof body !== 'object' || body === null || Array.isArray(body))
     refuseIf([{ field: '', message: 'A JSON object is needed.' }]);
+  refuseIf(zeroCharacters(body, ''));
   const instance = plainToInstance(type, body);
   const errors = await validate(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   refuseIf(errors.flatMap((e) => flatten(e, '')));
   return instance;
+}
+
+/** Text with the character zero in it: no database of ours can hold it, and nobody types it. */
+function zeroCharacters(value: unknown, field: string): FieldProblem[] {
+  if (typeof value === 'string')
+    return value.includes('\0') ? [{ field, message: 'There is a character in it that is no text.' }] : [];
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([name, inner]) =>
+    zeroCharacters(inner, Array.isArray(value) ? `${field}[${name}]` : field === '' ? name : `${field}.${name}`),
+  );
 }
 
 function flatten(error: ValidationError, parent: string): FieldProblem[] {

@@ -45,9 +45,8 @@ export async function signIn(dto: SignInDto, from: { address: string; agent: str
   }
   await clearFailedSignIns(db, dto.signIn);
   const token = newToken();
-  const expiresAt = new Date(Date.now() + SESSION_DAYS * 86_400_000);
-  await insertSession(db, person.id, tokenHash(token), from.agent.slice(0, 300), expiresAt);
-  return { token, expiresAt };
+  await insertSession(db, person.id, tokenHash(token), from.agent.slice(0, 300), SESSION_DAYS);
+  return { token };
 }
 
 export async function signOut(token: string): Promise<void> {

@@ -1,5 +1,5 @@
 import { addDays, intervalDays, type MachineUse } from '@/core/service/planDue';
-import { insertConfirmedFaults, updateJob } from '@/data/jobs';
+import { closeJob, insertConfirmedFaults } from '@/data/jobs';
 import { plansOf, putPlan, refreshNextDue, refreshSearch } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
 import { tallyJob } from '@/data/tallies';
@@ -31,12 +31,7 @@ export function handBack(person: Person, jobId: number, dto: HandBackDto) {
     const faults = [...new Set(dto.faults)];
     await insertConfirmedFaults(db, job.id, faults);
     await tallyJob(db, kind.id, model.id, faults);
-    await updateJob(db, job.id, {
-      stage: 'closed',
-      closed_at: new Date(),
-      advice: dto.advice.trim(),
-      place: 'door-shelf',
-    });
+    await closeJob(db, job.id, dto.advice.trim());
     await resetPlans(scene, view);
     await refreshNextDue(db, machine.id);
     await refreshSearch(db, machine.id);

@@ -11,7 +11,7 @@ export function startWait(person: Person, jobId: number, dto: StartWaitDto) {
     const running = (await waitsOf(db, job.id)).some((w) => !w.ended_at);
     refuseIf(running ? [{ field: 'kind', message: 'A wait is running already: end it first.' }] : []);
     const kind = waitKinds.find((w) => w.id === dto.kind)!;
-    await insertWait(db, job.id, dto.kind, dto.what.trim(), new Date(Date.now() + dto.hours * 3_600_000));
+    await insertWait(db, job.id, dto.kind, dto.what.trim(), dto.hours);
     await updateJob(db, job.id, { place: kind.place as Place });
     await tell('wait', `${kind.label}${dto.what.trim() ? `: ${dto.what.trim()}` : ''}, ${dto.hours} h`);
   });

@@ -1,0 +1,43 @@
+import { writeFileSync } from 'node:fs';
+import { backupAndRestore } from './backup';
+import { databaseKilled, serverKilled } from './kills';
+import { secretOfCheckout, Stand } from './stand';
+import { clockChange, databaseDown, diskFull, nastyWords, twoServers } from './troubles';
+
+/** Faults on purpose. A short run of each, or the full one with --long; `--only WORD` for one. */
+process.env.GRITKEEPER_SECRET ??= secretOfCheckout();
+const long = process.argv.includes('--long');
+const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : undefined;
+const kills = long ? 100 : 3;
+
+const stand = await Stand.open();
+const faults: [string, () => Promise<string>][] = [
+  ['backup and restore', () => backupAndRestore(stand)],
+  ['nasty words in every field', () => nastyWords(stand)],
+  ['the server killed in the middle of writes', () => serverKilled(stand, kills)],
+  ['the database killed in the middle of writes', () => databaseKilled(stand, kills)],
+  ['the database down', () => databaseDown(stand)],
+  ['the disk full on upload', () => diskFull(stand)],
+  ['two servers on one database', () => twoServers(stand, long ? 100 : 5)],
+  ['clocks that are wrong', () => clockChange(stand)],
+];
+let passed = 0;
+let failed = 0;
+try {
+  for (const [name, fault] of faults) {
+    if (only && !name.includes(only)) continue;
+    const started = Date.now();
+    try {
+      const told = await fault();
+      passed++;
+      console.log(`  ✓ ${name}: ${told} (${Math.round((Date.now() - started) / 1000)} s)`);
+    } catch (error) {
+      failed++;
+      console.log(`  ✗ ${name}: ${(error as Error).stack}`);
+    }
+  }
+} finally {
+  await stand.close();
+}
+writeFileSync('.gritkeeper/faults.json', JSON.stringify({ passed, failed }));
+process.exit(failed === 0 ? 0 : 1);

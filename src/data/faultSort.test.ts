@@ -1,0 +1,14 @@
+import { faultSort } from './faultSort';
+
+const error = (message: string, code?: string) => Object.assign(new Error(message), code ? { code } : {});
+
+test('away, full, or something else', () => {
+  expect(faultSort(error('could not extend file', '53100'))).toBe('disk-full');
+  expect(faultSort(error('terminating connection due to administrator command', '57P01'))).toBe('away');
+  expect(faultSort(error('connect', 'ECONNREFUSED'))).toBe('away');
+  expect(faultSort(error('Connection terminated unexpectedly'))).toBe('away');
+  expect(faultSort(error('Knex: Timeout acquiring a connection. The pool is probably full.'))).toBe('away');
+  expect(faultSort(new AggregateError([error('x', 'ECONNREFUSED')]))).toBe('away');
+  expect(faultSort(error('duplicate key', '23505'))).toBeNull();
+  expect(faultSort('no error at all')).toBeNull();
+});
