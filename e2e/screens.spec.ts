@@ -16,8 +16,17 @@ async function screens(page: Page): Promise<string[]> {
     '/machines',
     '/machines?q=nobody-has-this-name',
     tag,
-    ...['take-in', 'find', 'fit', 'prove', 'hand-back', 'care-sheet'].map((s) => `${job}/${s}`),
-    ...jobs.slice(1, 5).map((j) => `${j}/find`),
+    `${tag}/tag`,
+    '/wall',
+    '/customers',
+    '/customers/1',
+    '/shop',
+    '/shop/models',
+    '/shop/people',
+    '/shop/audit',
+    '/shop/data',
+    ...['take-in', 'find', 'fit', 'prove', 'hand-back', 'care-sheet', 'job-sheet'].map((s) => `${job}/${s}`),
+    ...jobs.slice(1, 3).map((j) => `${j}/find`),
     '/specimen',
     '/machines/GK-9999',
   ];
@@ -117,9 +126,10 @@ test('the board is walked by keyboard', async ({ page, baseURL }) => {
 test('the bench tells what each machine waits for, and one key press away is its work', async ({ page, baseURL }) => {
   await signIn(page, baseURL!);
   await page.goto('/');
-  await expect(page.getByRole('region', { name: 'Dries or cures' })).toContainText(/drying \(foam filter, washed\)/);
-  await expect(page.getByRole('region', { name: 'Waits for a part' })).toContainText('toothed belt');
-  await expect(page.getByRole('region', { name: 'Waits for hands' })).toContainText('late, was promised for');
+  await expect(page.getByRole('region', { name: 'Drying rack' })).toContainText(/drying, foam filter, washed, until/);
+  await expect(page.getByRole('region', { name: 'Parts shelf' })).toContainText('toothed belt');
+  await expect(page.getByRole('region', { name: 'Bench 2' })).toContainText('late, was promised for');
+  await expect(page.getByRole('region', { name: 'Door shelf' })).toContainText('Call the owner');
   await page.keyboard.press('g');
   await page.keyboard.press('m');
   await expect(page).toHaveURL(/\/machines$/);

@@ -6,6 +6,7 @@ import { explanations } from '../src/core/diagnosis/explanations';
 import { logJoint } from '../src/core/diagnosis/joint';
 import { posterior, statesNeeded } from '../src/core/diagnosis/posterior';
 import { rankActions } from '../src/core/diagnosis/rankActions';
+import { multiplyDemo } from '../src/demo/multiplyDemo';
 import { randomNetwork } from '../src/core/diagnosis/randomNetwork.fixture';
 
 /** Prints figures as ratios within this one run; the milliseconds are only this machine's, today. */
@@ -47,62 +48,170 @@ async function benchFinding(): Promise<void> {
   print(rows, rows[0]!.ms);
 }
 
-async function benchPages(): Promise<void> {
+/** A shop of its own on the test server, with the demonstration in it `scale` times, and its server; ends when closed. */
+async function openShop(name: string, port: number, scale: number) {
   const server = process.env.TEST_DATABASE_SERVER!;
-  const client = new pg.Client({ connectionString: server });
-  await client.connect();
-  await client.query('drop database if exists gk_bench with (force)');
-  await client.query('create database gk_bench');
-  await client.end();
-  const env = {
-    ...process.env,
-    DATABASE_URL: server.replace(/\/postgres$/, '/gk_bench'),
-    NODE_ENV: 'production' as const,
-    GRITKEEPER_LOG: 'warn',
-  };
+  const admin = new pg.Client({ connectionString: server });
+  await admin.connect();
+  await admin.query(`drop database if exists ${name} with (force)`);
+  await admin.query(`create database ${name}`);
+  await admin.end();
+  const url = server.replace(/\/postgres$/, `/${name}`);
+  const env = { ...process.env, DATABASE_URL: url, NODE_ENV: 'production' as const, GRITKEEPER_LOG: 'warn' };
   for (const script of ['scripts/migrate.ts', 'scripts/demo.ts'])
     if (spawnSync('node', ['--import', 'tsx', script], { stdio: ['ignore', 'ignore', 'inherit'], env }).status !== 0)
       throw new Error(`${script} failed`);
-  const port = 4370;
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  if (scale > 1) await multiplyDemo(client, scale);
+  await client.query('vacuum analyze');
   const base = `http://127.0.0.1:${port}`;
   const child = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
     stdio: 'ignore',
     env,
   });
+  for (let i = 0; i < 150 && !(await fetch(`${base}/readyz`).catch(() => null))?.ok; i++)
+    await new Promise((r) => setTimeout(r, 200));
+  const signIn = await fetch(`${base}/api/sign-in`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: base },
+    body: JSON.stringify({ signIn: 'demo', passphrase: 'salt marsh bench' }),
+  });
+  const cookie = signIn.headers.get('set-cookie')!.split(';')[0]!;
+  return {
+    base,
+    headers: { cookie },
+    client,
+    close: async () => {
+      child.kill();
+      await client.end();
+    },
+  };
+}
+
+type Shop = Awaited<ReturnType<typeof openShop>>;
+
+/** Latency of addresses, in rounds that take turns so that a slow moment of the machine hits all alike. */
+async function measure(targets: { name: string; shop: Shop; path: string }[], rounds: number, seconds: number) {
+  const times = new Map<string, number[]>();
+  for (let round = 0; round <= rounds; round++)
+    for (const { name, shop, path } of targets) {
+      const run = await autocannon({ url: shop.base + path, connections: 4, duration: seconds, headers: shop.headers });
+      if (run.non2xx > 0) throw new Error(`${name} answered ${run.non2xx} times with an error`);
+      // The first round warms up.
+      if (round > 0) times.set(name, [...(times.get(name) ?? []), run.latency.average]);
+    }
+  return new Map([...times].map(([name, list]) => [name, list.reduce((x, y) => x + y, 0) / list.length]));
+}
+
+async function benchPages(): Promise<void> {
+  const shop = await openShop('gk_bench', 4370, 1);
   try {
-    for (let i = 0; i < 100 && !(await fetch(`${base}/readyz`).catch(() => null))?.ok; i++)
-      await new Promise((r) => setTimeout(r, 200));
-    const signIn = await fetch(`${base}/api/sign-in`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json', origin: base },
-      body: JSON.stringify({ signIn: 'demo', passphrase: 'salt marsh bench' }),
-    });
-    const cookie = signIn.headers.get('set-cookie')!.split(';')[0]!;
-    const bench = await (await fetch(base, { headers: { cookie } })).text();
-    const job = /href="(\/jobs\/\d+)"/.exec(bench)![1]!;
-    const targets = {
+    const page = await (await fetch(shop.base, { headers: shop.headers })).text();
+    const job = /href="(\/jobs\/\d+)"/.exec(page)![1]!;
+    const paths = {
       'empty route': '/healthz',
       Bench: '/',
       'Machine card': '/machines/GK-0034',
       Machines: '/machines',
+      Search: '/api/v1/search?q=staithe',
       'Find of one job': `${job}/find`,
     };
-    const times: Record<string, number[]> = {};
-    // Interleaved rounds, so that a slow moment of the machine hits all alike; the first round warms up.
-    for (let round = 0; round < 4; round++)
-      for (const [name, path] of Object.entries(targets)) {
-        const run = await autocannon({ url: base + path, connections: 4, duration: 3, headers: { cookie } });
-        if (run.non2xx > 0) throw new Error(`${name} answered ${run.non2xx} times with an error`);
-        if (round > 0) (times[name] ??= []).push(run.latency.average);
-      }
-    const rows = Object.entries(times).map(([name, list]) => ({
-      name,
-      ms: list.reduce((a, b) => a + b, 0) / list.length,
-    }));
+    const times = await measure(
+      Object.entries(paths).map(([name, path]) => ({ name, shop, path })),
+      3,
+      3,
+    );
     console.log('\nPages, 4 connections, on the demonstration’s data');
-    print(rows, rows[0]!.ms);
+    print(
+      [...times].map(([name, ms]) => ({ name, ms })),
+      times.get('empty route')!,
+    );
+    await benchFirstLoad(shop);
   } finally {
-    child.kill();
+    await shop.close();
+  }
+}
+
+/** Compressed bytes of scripts, styles and fonts that the first look at a page fetches, against the emptiest page that has the library. */
+async function benchFirstLoad(shop: Shop): Promise<void> {
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  const weigh = async (path: string) => {
+    const context = await browser.newContext();
+    const [name, value] = shop.headers.cookie.split('=') as [string, string];
+    await context.addCookies([{ name, value, url: shop.base }]);
+    const page = await context.newPage();
+    const session = await context.newCDPSession(page);
+    await session.send('Network.enable');
+    let bytes = 0;
+    const scripts = new Set<string>();
+    session.on('Network.responseReceived', (e) => e.type === 'Script' && scripts.add(e.requestId));
+    session.on('Network.loadingFinished', (e) => {
+      if (scripts.has(e.requestId)) bytes += e.encodedDataLength;
+    });
+    await page.goto(shop.base + path);
+    await page.waitForTimeout(1500);
+    await context.close();
+    return bytes;
+  };
+  const empty = await weigh('/empty');
+  console.log('\nFirst load, compressed bytes of scripts, against an empty page with the component library');
+  for (const path of ['/', '/take-in', '/machines'])
+    console.log(`  ${path.padEnd(52)} ${((await weigh(path)) / empty).toFixed(2).padStart(8)} ×`);
+  console.log(`  (empty page: ${Math.round(empty / 1024)} KiB)`);
+  await browser.close();
+}
+
+/** The same questions to a shop with the demonstration's data and to one with `scale` times as much. */
+async function benchScale(scale: number): Promise<void> {
+  const small = await openShop('gk_bench', 4370, 1);
+  const large = await openShop('gk_bench_large', 4371, scale);
+  try {
+    const count = async (shop: Shop, table: string) =>
+      Number((await shop.client.query(`select count(*) from ${table}`)).rows[0].count);
+    for (const table of ['customer', 'machine', 'job', 'finding', 'timeline'])
+      console.log(`  ${table.padEnd(12)} ${await count(small, table)} and ${await count(large, table)}`);
+    const paths: Record<string, string> = {
+      Bench: '/',
+      'Machine card': '/machines/GK-0034',
+      'Search, a name': '/api/v1/search?q=staithe',
+      'Search, a tag': '/api/v1/search?q=GK-0034',
+      'Search, a mistyped name': '/api/v1/search?q=stathe%20bakry',
+      'Search, one letter': '/api/v1/search?q=h',
+    };
+    const times = await measure(
+      Object.entries(paths).flatMap(([name, path]) => [
+        { name, shop: small, path },
+        { name: `${name} ×${scale}`, shop: large, path },
+      ]),
+      3,
+      3,
+    );
+    console.log(`\nWith ${scale} times the data, against the demonstration’s own; 4 connections`);
+    for (const name of Object.keys(paths)) {
+      const [own, much] = [times.get(name)!, times.get(`${name} ×${scale}`)!];
+      console.log(
+        `  ${name.padEnd(52)} ${(much / own).toFixed(2).padStart(8)} ×   (${own.toFixed(1)} and ${much.toFixed(1)} ms here)`,
+      );
+    }
+    console.log('\nSearch at the server, one at a time, ms here');
+    for (const [name, path] of Object.entries(paths).filter(([n]) => n.startsWith('Search'))) {
+      const each: number[] = [];
+      for (let i = 0; i < 30; i++) {
+        const started = performance.now();
+        await (await fetch(large.base + path, { headers: large.headers })).arrayBuffer();
+        each.push(performance.now() - started);
+      }
+      each.sort((x, y) => x - y);
+      console.log(`  ${name.padEnd(52)} median ${each[15]!.toFixed(1)}, worst of 30 ${each[29]!.toFixed(1)}`);
+    }
+  } finally {
+    await small.close();
+    await large.close();
   }
 }
 
@@ -111,5 +220,9 @@ function print(rows: { name: string; ms: number }[], unit: number): void {
     console.log(`  ${name.padEnd(52)} ${(ms / unit).toFixed(2).padStart(8)} ×   (${ms.toFixed(2)} ms here)`);
 }
 
-await benchFinding();
-if (process.argv[2] !== 'finding') await benchPages();
+const [what, number] = process.argv.slice(2);
+if (what === '--scale') await benchScale(Number(number ?? 100));
+else {
+  if (what !== 'pages') await benchFinding();
+  if (what !== 'finding') await benchPages();
+}

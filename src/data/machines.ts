@@ -229,7 +229,8 @@ export async function alikeMachines(db: Db, machine: MachineRow): Promise<Machin
     .whereNot('machine.id', machine.id)
     .where((w) => {
       w.where({ 'machine.model_id': machine.model_id, 'machine.customer_id': machine.customer_id });
-      if (machine.serial !== '') w.orWhereRaw('lower(machine.serial) = lower(?)', [machine.serial]);
+      if (machine.serial !== '')
+        w.orWhereRaw(`(machine.serial <> '' and lower(machine.serial) = lower(?))`, [machine.serial]);
     })
     .orderByRaw('(lower(machine.serial) = lower(?)) desc, machine.id', [machine.serial])
     .limit(6);

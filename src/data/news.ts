@@ -44,9 +44,9 @@ async function connect(): Promise<void> {
   if (shared.client || shared.listeners.size === 0) return;
   const client = new pg.Client({ connectionString: process.env.DATABASE_URL, application_name: 'gritkeeper news' });
   shared.client = client;
-  let pulse: ReturnType<typeof setInterval> | undefined;
+  const link: { pulse?: ReturnType<typeof setInterval> } = {};
   const lost = () => {
-    clearInterval(pulse);
+    clearInterval(link.pulse);
     // Another link stands already, or nobody listens any more.
     if (shared.client !== client) return;
     shared.client = null;
@@ -63,7 +63,7 @@ async function connect(): Promise<void> {
     return lost();
   }
   if (shared.client !== client) return;
-  pulse = setInterval(() => void client.query('select 1').catch(lost), PULSE_MS);
-  pulse.unref();
+  link.pulse = setInterval(() => void client.query('select 1').catch(lost), PULSE_MS);
+  link.pulse.unref();
   tell({ machine: null, job: null });
 }

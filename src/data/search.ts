@@ -11,15 +11,18 @@ const LIKENESS = 0.34;
 async function rankedIds(
   db: Db,
   table: 'machine' | 'customer',
-  exactly: Knex.Raw,
+  exactly: { finds: Knex.Raw | null; leads: Knex.Raw },
   words: string,
   limit: number,
   offset: number,
 ): Promise<number[]> {
   const strict = await db(table)
     .whereNull('merged_into')
-    .where((w) => w.whereRaw('search_vector @@ search_query(?)', [words]).orWhere(exactly))
-    .orderByRaw('(?) desc, ts_rank(search_vector, search_query(?)) desc, id desc', [exactly, words])
+    .where((w) => {
+      w.whereRaw('search_vector @@ search_query(?)', [words]);
+      if (exactly.finds) w.orWhere(exactly.finds);
+    })
+    .orderByRaw('(?) desc, ts_rank(search_vector, search_query(?)) desc, id desc', [exactly.leads, words])
     .limit(limit)
     .offset(offset)
     .pluck('id');
@@ -38,10 +41,11 @@ async function rankedIds(
 export function rankedMachines(db: Db, words: string, limit: number, offset: number): Promise<number[]> {
   const typed = words.trim();
   const exactly = db.raw(`(tag = upper(?) or (serial <> '' and lower(serial) = lower(?)))`, [typed, typed]);
-  return rankedIds(db, 'machine', exactly, words, limit, offset);
+  return rankedIds(db, 'machine', { finds: exactly, leads: exactly }, words, limit, offset);
 }
 
 export function rankedCustomers(db: Db, words: string, limit: number, offset: number): Promise<number[]> {
-  const exactly = db.raw(`search_words(name) = search_words(?)`, [words]);
-  return rankedIds(db, 'customer', exactly, words, limit, offset);
+  // A whole name is found by its words anyway; it only leads.
+  const leads = db.raw(`search_words(name) = search_words(?)`, [words]);
+  return rankedIds(db, 'customer', { finds: null, leads }, words, limit, offset);
 }

@@ -24,7 +24,7 @@ import { kindById, knowledge } from '@/knowledge';
 import { arrivalSigns, rebuildSteps } from '@/knowledge/bench';
 import { assessLearned } from '../finding/finding';
 import { readFindings } from '../finding/readFindings';
-import { photographView } from '../photographs/photographs';
+import { photographView } from '../photographs/photographView';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import type { JobView } from './dto';

@@ -1,6 +1,4 @@
-import { listen, type News } from '@/data/news';
-
-export type { News };
+import { listen } from '@/data/news';
 
 const HEART_MS = 10_000;
 /** A stream ends after this and the browser opens another: a session that has ended hears nothing more. */

@@ -22,7 +22,7 @@ import { openJobOf } from '@/data/jobs';
 import { photographsOfMachine } from '@/data/photographs';
 import { shopSettings } from '@/data/shopSettings';
 import { planItems } from '@/knowledge/plans';
-import { photographView } from '../photographs/photographs';
+import { photographView } from '../photographs/photographView';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import type { MachineCardView, MachineListView, TimelineView } from './dto';

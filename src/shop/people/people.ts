@@ -8,7 +8,6 @@ import {
   personBySignIn,
   sessionsOf,
   updatePerson,
-  workers,
   type PersonRow,
 } from '@/data/people';
 import type { Person } from '../access/person';
@@ -40,11 +39,6 @@ async function view(db: Db, p: PersonRow): Promise<PersonView> {
       lastSeen: s.last_seen_at.toISOString(),
     })),
   };
-}
-
-/** Who may be given work; everyone may see that. */
-export function workersOf() {
-  return workers(database());
 }
 
 export async function addPerson(person: Person, dto: AddPersonDto): Promise<{ id: number }> {

@@ -1,26 +1,9 @@
 import { database } from '@/data/database';
-import {
-  attachPhotographs,
-  photographBytes,
-  photographsOfJob,
-  removePhotograph as remove,
-  type PhotographRow,
-} from '@/data/photographs';
+import { attachPhotographs, photographBytes, removePhotograph as remove } from '@/data/photographs';
 import type { Person } from '../access/person';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { notFound, refuseIf } from '../problem';
-import type { AddPhotographsDto, PhotographView, RemovePhotographDto } from './dto';
-
-export function photographView(row: PhotographRow): PhotographView {
-  return {
-    id: row.id,
-    at: row.at.toISOString(),
-    caption: row.caption,
-    width: row.width,
-    height: row.height,
-    by: row.person,
-  };
-}
+import type { AddPhotographsDto, RemovePhotographDto } from './dto';
 
 /** Gives photographs to a job; they stand in the machine's book from then on. */
 export function addPhotographs(person: Person, jobId: number, dto: AddPhotographsDto) {
@@ -51,8 +34,4 @@ export async function photographFile(id: number, small: boolean): Promise<{ byte
   const found = await photographBytes(database(), id, small);
   if (!found) throw notFound('This photograph');
   return found;
-}
-
-export async function jobPhotographs(jobId: number): Promise<PhotographView[]> {
-  return (await photographsOfJob(database(), jobId)).map(photographView);
 }

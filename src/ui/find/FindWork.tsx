@@ -3,12 +3,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { JobDesk } from '../job/useJob';
 import { faultLabel, faultOf } from '../job/labels';
 import { Key } from '../parts/Key';
 import { Notice } from '../parts/Notice';
+import { useKeptText } from '../parts/useKeptText';
 import { CheckCard, type Answered } from './CheckCard';
 import { CautionGate } from './CautionGate';
 import { FaultList } from './FaultList';
@@ -27,7 +28,17 @@ interface Props {
 export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   const { job, act, busy } = desk;
   const { assessment } = job;
-  const [pinned, setPinned] = useState<string | null>(null);
+  // The check that lies on the bench half done is there again after a reload.
+  const [kept, keep, forget] = useKeptText(`job-${job.id}`, 'check', '');
+  const pinned = kept === '' ? null : kept;
+  const latest = useRef(pinned);
+  useEffect(() => {
+    latest.current = pinned;
+  });
+  const setPinned = (check: string | null) => {
+    keep(check ?? '');
+    if (check === null) forget();
+  };
   const closed = job.stage === 'closed';
   const proposed = job.firstChecks[0] ?? assessment.next.find((n) => n.heldBackBy.length === 0)?.check ?? null;
   const current = pinned ?? (assessment.finished ? null : proposed);
@@ -43,7 +54,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
     const before = pinned;
     if (!(await act('record-findings', { findings: answered }))) return;
     // What was picked while the answer was on its way stays picked.
-    setPinned((now) => (now !== before ? now : stay ? (answered[0]?.check ?? null) : null));
+    if (latest.current === before) setPinned(stay ? (answered[0]?.check ?? null) : null);
   };
   const next = assessment.next.find((n) => n.check === current) ?? null;
 

@@ -37,6 +37,34 @@ export function AuditScreen({ rows, more, zone, of, query }: Props) {
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           {of ? `of ${of}` : 'of everything'}, newest first
         </Typography>
+        <Box component="form" action="/shop/audit" sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
+          <label htmlFor="audit-job">
+            <Typography component="span" variant="body2">
+              Only job
+            </Typography>
+          </label>
+          <Box
+            component="input"
+            id="audit-job"
+            name="job"
+            inputMode="numeric"
+            pattern="[0-9]+"
+            sx={{
+              width: 90,
+              font: 'inherit',
+              color: 'inherit',
+              bgcolor: 'background.paper',
+              border: '1px solid',
+              borderColor: 'bench.soft',
+              borderRadius: '3px',
+              px: 1,
+              py: 0.5,
+            }}
+          />
+          <Button size="small" type="submit">
+            Show
+          </Button>
+        </Box>
         {of && (
           <Link component={NextLink} href="/shop/audit" variant="body2">
             of everything

@@ -1,0 +1,119 @@
+import { expect, test } from '@playwright/test';
+import { signIn, takeInStranger } from './bench';
+
+test('what is moved at one bench is seen at the other within two seconds, also after the line was lost', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await signIn(page, baseURL!);
+  await takeInStranger(page, {
+    model: /Ardlow Stave/,
+    name: 'Runa Skerrow',
+    words: 'Rattles.',
+    complaints: ['Rattles'],
+  });
+  const tag = (await page.getByRole('heading', { level: 1 }).getByRole('link').textContent())!;
+  const context = await browser.newContext({ baseURL: baseURL! });
+  const other = await context.newPage();
+  await signIn(other, baseURL!);
+  await other.goto('/');
+  await page.goto('/');
+  await expect(other.getByRole('region', { name: 'Bench 1' })).toContainText(tag);
+  await page.waitForLoadState('networkidle');
+  await other.waitForTimeout(1000);
+
+  // By keys: walk to the strip, m, the place.
+  await page.locator(`[data-move]`, { hasText: 'nobody yet' }).first().waitFor();
+  const strip = page.locator('[data-strip]').filter({ hasText: tag });
+  await strip.locator('[data-start]').focus();
+  await page.keyboard.press('m');
+  await page.getByRole('menuitem', { name: 'Drying rack' }).press('Enter');
+  await expect(other.getByRole('region', { name: 'Drying rack' })).toContainText(tag, { timeout: 2000 });
+  await expect(page.getByRole('region', { name: 'Drying rack' })).toContainText(tag);
+
+  // By hand: dragged by its grip to the second bench.
+  await page.waitForTimeout(500);
+  const grip = page.locator(`[data-grip="${tag}"]`);
+  const from = (await grip.boundingBox())!;
+  const to = (await page.getByRole('region', { name: 'Bench 2' }).boundingBox())!;
+  await page.mouse.move(from.x + 8, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 20, from.y - 20, { steps: 4 });
+  const target = (await page.getByRole('region', { name: 'Bench 2' }).boundingBox()) ?? to;
+  await page.mouse.move(target.x + 200, target.y + 16, { steps: 8 });
+  await page.mouse.up();
+  await expect(other.getByRole('region', { name: 'Bench 2' })).toContainText(tag, { timeout: 2000 });
+
+  // The other browser loses its line and gets it back: it catches up by itself.
+  await context.setOffline(true);
+  await expect(other.getByText('The line to the shop is lost')).toBeVisible();
+  await page.waitForTimeout(300);
+  await page.locator('[data-strip]').filter({ hasText: tag }).locator('[data-move]').click();
+  await page.getByRole('menuitem', { name: 'Parts shelf' }).click();
+  await expect(page.getByRole('region', { name: 'Parts shelf' })).toContainText(tag);
+  await context.setOffline(false);
+  await expect(other.getByRole('region', { name: 'Parts shelf' })).toContainText(tag, { timeout: 15_000 });
+  await expect(other.getByText('The line to the shop is lost')).toBeHidden();
+  await context.close();
+});
+
+test('given to me it is mine, and only mine is shown when I say so; digits start the work', async ({
+  page,
+  baseURL,
+}) => {
+  await signIn(page, baseURL!);
+  await takeInStranger(page, {
+    model: /Ardlow Stave/,
+    name: 'Yarrow Pellan',
+    words: 'Rattles.',
+    complaints: ['Rattles'],
+  });
+  const tag = (await page.getByRole('heading', { level: 1 }).getByRole('link').textContent())!;
+  await page.goto('/');
+  await page.waitForLoadState('networkidle');
+  await page.locator('[data-strip]').filter({ hasText: tag }).locator('[data-move]').click();
+  await page.getByRole('menuitem', { name: 'Wren Ostrey' }).click();
+  await page.keyboard.press('n');
+  await expect(page.locator('[data-strip]').filter({ hasText: tag })).toBeVisible();
+  await expect(page.locator('[data-strip]').filter({ hasText: 'Jory Thrale' })).toHaveCount(0);
+  await page.reload();
+  await expect(page.locator('[data-strip]').filter({ hasText: 'Jory Thrale' })).toHaveCount(0);
+  await page.keyboard.press('n');
+  await expect(page.locator('[data-strip]').filter({ hasText: 'Jory Thrale' }).first()).toBeVisible();
+  const first = await page.locator('[data-start]').first().getAttribute('href');
+  await page.keyboard.press('1');
+  await expect(page).toHaveURL(new RegExp(`${first}/`));
+});
+
+test('a wait that runs out rings at the bench and on the wall, whoever looks', async ({ page, browser, baseURL }) => {
+  await signIn(page, baseURL!);
+  await takeInStranger(page, {
+    model: /Mirefield Bellows/,
+    name: 'Voss Quillon',
+    words: 'Weak.',
+    complaints: ['Weak suction'],
+  });
+  const job = /jobs\/(\d+)/.exec(page.url())![1]!;
+  const { version } = (await (await page.request.get(`/api/v1/jobs/${job}`)).json()) as { version: number };
+  const start = await page.request.post(`/api/v1/jobs/${job}/start-wait`, {
+    headers: { origin: baseURL! },
+    data: { key: crypto.randomUUID(), version, kind: 'glue', what: 'seam of the duct', hours: 0.1 },
+  });
+  expect(start.ok()).toBe(true);
+  const wall = await (await browser.newContext({ baseURL: baseURL! })).newPage();
+  await signIn(wall, baseURL!);
+  await wall.goto('/wall');
+  await expect(wall.getByText('Glue or sealant: seam of the duct')).toBeVisible();
+  // Six minutes are over, as the database sees it.
+  const { default: pg } = await import('pg');
+  const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
+  await client.connect();
+  await client.query(
+    `update wait set started_at = now() - interval '1 hour', ends_at = now() + interval '500 milliseconds' where job_id = $1`,
+    [job],
+  );
+  await client.end();
+  await expect(wall.getByText('Voss Quillon')).toContainText('glue or sealant is over', { timeout: 6000 });
+  await wall.context().close();
+});

@@ -1,0 +1,96 @@
+import { expect, test } from '@playwright/test';
+
+test('from sign-in to hand-back without a mouse', async ({ page }) => {
+  test.setTimeout(240_000);
+  const { keyboard } = page;
+  /** Tabs on until the thing has the focus, as somebody without a mouse does. */
+  const tabTo = async (
+    name: string | RegExp,
+    role: 'button' | 'link' | 'textbox' | 'checkbox' | 'combobox' = 'button',
+  ) => {
+    const target = page.getByRole(role, { name, ...(typeof name === 'string' ? { exact: true } : {}) }).first();
+    await expect(target).toBeVisible();
+    for (let i = 0; i < 160; i++) {
+      if (await target.evaluate((e) => e === document.activeElement)) return;
+      await keyboard.press('Tab');
+    }
+    throw new Error(`Never reached by Tab: ${String(name)}`);
+  };
+  const press = async (name: string | RegExp, role: 'button' | 'link' | 'checkbox' = 'button') => {
+    await tabTo(name, role);
+    await keyboard.press(role === 'checkbox' ? 'Space' : 'Enter');
+  };
+
+  await page.goto('/sign-in');
+  await tabTo('Name', 'textbox');
+  await keyboard.type('demo');
+  await keyboard.press('Tab');
+  await keyboard.type('salt marsh bench');
+  await keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
+
+  await keyboard.press('g');
+  await keyboard.press('t');
+  await expect(page.getByRole('combobox', { name: /^Tag, serial/ })).toBeFocused();
+  await press('New machine', 'checkbox');
+  await tabTo('Model', 'combobox');
+  await keyboard.press('Enter');
+  await keyboard.type('Mire');
+  await keyboard.press('Enter');
+  await press('New customer', 'checkbox');
+  await tabTo('Name', 'textbox');
+  await keyboard.type('Nell Ormsay');
+  await tabTo('In their own words', 'textbox');
+  await keyboard.type('The brush just sits there');
+  await expect(page.getByRole('status', { name: 'Heard in their words' })).toContainText('Roll does not turn');
+  await keyboard.press('Alt+1');
+  await keyboard.press('Control+Enter');
+  await expect(page).toHaveURL(/\/jobs\/\d+\/find$/);
+
+  const card = page.getByRole('region', { name: 'Check on the bench' });
+  const pick = async (check: string) => {
+    if (!(await card.getByRole('heading', { name: check }).isVisible())) {
+      await tabTo('Find a check', 'textbox');
+      await keyboard.type(check);
+      await keyboard.press('Enter');
+    }
+    await expect(card.getByRole('heading', { name: check })).toBeVisible();
+  };
+  await pick('Turn the roll by hand');
+  await press(/free, no drag/);
+  await pick('Sole plate off, look');
+  await press(/belt.*(missing|gone)/i);
+  await expect(page.getByText(/^Cause proved:/)).toBeVisible();
+  await press('To Fit');
+  await expect(page.getByRole('heading', { name: 'Fit', exact: true })).toBeVisible();
+  await expect(page.getByRole('checkbox').first()).toBeVisible();
+  const steps = page.getByRole('checkbox');
+  for (let i = 0; i < (await steps.count()); i++) {
+    const step = steps.nth(i);
+    for (let t = 0; t < 120 && !(await step.evaluate((e) => e === document.activeElement)); t++)
+      await keyboard.press('Tab');
+    if (!(await step.isChecked())) {
+      await keyboard.press('Space');
+      await expect(step).toBeChecked();
+    }
+  }
+  await press('To Prove');
+  await expect(page.getByRole('heading', { name: 'Prove', exact: true })).toBeVisible();
+  for (let i = 0; i < 12; i++) {
+    const open = page
+      .locator('[role=group]')
+      .filter({ has: page.getByRole('button', { name: 'Passed', pressed: false }) })
+      .first();
+    if ((await open.count()) === 0) break;
+    const label = (await open.getAttribute('aria-label'))!;
+    const button = page.getByRole('group', { name: label, exact: true }).getByRole('button', { name: 'Passed' });
+    for (let t = 0; t < 120 && !(await button.evaluate((e) => e === document.activeElement)); t++)
+      await keyboard.press('Tab');
+    await keyboard.press('Enter');
+    await expect(button).toHaveAttribute('aria-pressed', 'true');
+  }
+  await press('To Hand back');
+  await expect(page).toHaveURL(/hand-back$/);
+  await press('Hand back and close');
+  await expect(page.getByText(/^Handed back \d{4}-/)).toBeVisible();
+});

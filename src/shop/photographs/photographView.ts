@@ -1,0 +1,13 @@
+import type { PhotographRow } from '@/data/photographs';
+import type { PhotographView } from './dto';
+
+export function photographView(row: PhotographRow): PhotographView {
+  return {
+    id: row.id,
+    at: row.at.toISOString(),
+    caption: row.caption,
+    width: row.width,
+    height: row.height,
+    by: row.person,
+  };
+}
