@@ -25,16 +25,21 @@ interface KnownMachine {
   kind: string;
   openJob: number | null;
   warrantyUntil: string | null;
+  lastJobAt: string | null;
 }
 
-/** A machine of the demonstration that is not here now, of this kind, under warranty or not. */
+/** A machine of the demonstration that was here before and is not now, of this kind, under warranty or not. */
 export async function freeMachine(page: Page, kind: string, underWarranty = false): Promise<KnownMachine> {
   const today = new Date().toISOString().slice(0, 10);
   for (let at = 0; at < 3; at++) {
     const answer = await page.request.get(`/api/v1/machines?page=${at}`);
     const { rows } = (await answer.json()) as { rows: KnownMachine[] };
     const found = rows.find(
-      (m) => m.kind === kind && m.openJob === null && (m.warrantyUntil ?? '') >= today === underWarranty,
+      (m) =>
+        m.kind === kind &&
+        m.openJob === null &&
+        m.lastJobAt !== null &&
+        (m.warrantyUntil ?? '') >= today === underWarranty,
     );
     if (found) return found;
   }

@@ -1,6 +1,7 @@
 // Runs every check one after the other and ends with one line: N passed, N failed.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
 import pg from 'pg';
 
 const STATE = '.gritkeeper';
@@ -63,7 +64,8 @@ async function endToEnd() {
     );
     if (made.status !== 0) return count('End-to-end tests', 0, 1);
   }
-  const port = process.env.E2E_PORT ?? '4350';
+  // A server that another run left behind would answer in place of ours.
+  const port = String(await freePort(Number(process.env.E2E_PORT ?? 4350)));
   const child = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', port], {
     stdio: ['ignore', 'ignore', 'inherit'],
     env,
@@ -85,6 +87,18 @@ async function endToEnd() {
     count('End-to-end tests', expected, bad + (good || bad > 0 ? 0 : 1));
   } finally {
     child.kill();
+  }
+}
+
+async function freePort(from) {
+  for (let port = from; ; port++) {
+    const free = await new Promise((done) => {
+      const probe = createServer()
+        .once('error', () => done(false))
+        .once('listening', () => probe.close(() => done(true)))
+        .listen(port, '127.0.0.1');
+    });
+    if (free) return port;
   }
 }
 

@@ -13,7 +13,8 @@ export function liveEvents(left: AbortSignal): ReadableStream<Uint8Array> {
       const write = (text: string) => controller.enqueue(encoder.encode(text));
       write('retry: 1000\nevent: hello\ndata: {}\n\n');
       const silence = listen((news) => write(`event: change\ndata: ${JSON.stringify(news)}\n\n`));
-      const heart = setInterval(() => write(': here\n\n'), HEART_MS);
+      // An event and no comment: the browser shows comments to nobody, and a cut cable says nothing by itself.
+      const heart = setInterval(() => write('event: here\ndata: {}\n\n'), HEART_MS);
       const end = setTimeout(() => stop(), LONGEST_MS);
       let open = true;
       stop = () => {

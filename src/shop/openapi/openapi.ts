@@ -183,6 +183,7 @@ export function openapi() {
       '/knowledge': get('Kinds, stations, complaints, checks with outcomes and units, faults, cautions'),
       '/openapi.json': get('This document'),
       '/search': get('Machines and customers by anything, with typing errors', [query]),
+      '/bench': get('The machines on the premises with what each waits for'),
       '/live': file('Changes as they happen: server-sent events', 'text/event-stream'),
       '/machines': get('Machines by tag, serial, owner, model or words', [query, page]),
       '/machines/{tag}/timeline': get('What happened to a machine', [tag, query, inQuery('what', 'string'), before]),

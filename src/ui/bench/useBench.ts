@@ -1,10 +1,9 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
 import { send, type Refusal } from '../parts/post';
-import { useLive } from '../parts/useLive';
+import { useLiveBench } from './useLiveBench';
 
 /** Where a machine is to go, and whose work it is to be; what is not named stays. */
 export interface Move {
@@ -14,23 +13,21 @@ export interface Move {
 }
 
 /** The Bench, alive: strips as the server has them, with moves of one's own shown at once. */
-export function useBench(view: BenchView) {
-  const router = useRouter();
-  const [moved, setMoved] = useState<{ of: BenchView; moves: Record<number, Move> }>({ of: view, moves: {} });
+export function useBench(initial: BenchView) {
+  const { view, live, look } = useLiveBench(initial);
+  const [moves, setMoves] = useState<Record<number, Move & { version: number }>>({});
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const live = useLive(() => router.refresh());
-  // What the server tells now has the moves in it, or they were refused.
-  const moves = moved.of === view ? moved.moves : {};
   const strips = view.strips.map((s) => {
     const m = moves[s.job];
-    if (!m) return s;
+    // What the server tells of a newer version has the move in it, or it was refused.
+    if (!m || m.version !== s.version) return s;
     const person = m.personId === undefined ? s.person : (view.people.find((p) => p.id === m.personId) ?? null);
     return { ...s, place: m.place ?? s.place, benchNo: m.benchNo ?? s.benchNo, person };
   });
   const move = useCallback(
     async (strip: BenchStrip, to: Move) => {
       setRefusal(null);
-      setMoved((now) => ({ of: view, moves: { ...(now.of === view ? now.moves : {}), [strip.job]: to } }));
+      setMoves((now) => ({ ...now, [strip.job]: { ...to, version: strip.version } }));
       const sent = await send('POST', `/api/v1/jobs/${strip.job}/move-job`, {
         key: crypto.randomUUID(),
         version: strip.version,
@@ -38,11 +35,11 @@ export function useBench(view: BenchView) {
       });
       if (!sent.ok) {
         setRefusal(sent.refusal);
-        setMoved({ of: view, moves: {} });
+        setMoves((now) => Object.fromEntries(Object.entries(now).filter(([job]) => job !== String(strip.job))));
       }
-      router.refresh();
+      await look();
     },
-    [router, view],
+    [look],
   );
   return { view: { ...view, strips }, move, live, refusal };
 }

@@ -4,6 +4,8 @@ import { useEffect, useRef, useState } from 'react';
 
 /** Several changes at once are one look. */
 const SETTLE_MS = 120;
+/** The server is heard every ten seconds at least; after this long a silence the line is dead. */
+const SILENCE_MS = 25_000;
 
 /** Whether a change concerns a job; one that names none may concern any. */
 export type Concerns = (job: number) => boolean;
@@ -32,25 +34,53 @@ export function useLive(onChange: (concerns: Concerns) => void): boolean {
         call.current((id) => changed === null || changed.has(id));
       }, SETTLE_MS);
     };
-    const source = new EventSource('/api/v1/live');
-    source.addEventListener('hello', () => {
+    let source: EventSource;
+    let heardAt = Date.now();
+    const hear = (act?: (event: MessageEvent<string>) => void) => (event: Event) => {
+      heardAt = Date.now();
       setLive(true);
-      // The first greeting comes with a fresh page; a later one after a gap in which anything may have happened.
-      if (greeted) soon(null);
-      greeted = true;
-    });
-    source.addEventListener('change', (event) => {
-      const { job, machine } = JSON.parse((event as MessageEvent<string>).data) as {
-        job: number | null;
-        machine: number | null;
-      };
-      // What happened to a machine outside a job is nothing that an open job shows.
-      if (job !== null || machine === null) soon(job);
-      else soon(-1);
-    });
-    source.addEventListener('error', () => setLive(false));
+      act?.(event as MessageEvent<string>);
+    };
+    const open = () => {
+      heardAt = Date.now();
+      source = new EventSource('/api/v1/live');
+      source.addEventListener(
+        'hello',
+        hear(() => {
+          // The first greeting comes with a fresh page; a later one after a gap in which anything may have happened.
+          if (greeted) soon(null);
+          greeted = true;
+        }),
+      );
+      source.addEventListener('here', hear());
+      source.addEventListener(
+        'change',
+        hear((event) => {
+          const { job, machine } = JSON.parse(event.data) as { job: number | null; machine: number | null };
+          // What happened to a machine outside a job is nothing that an open job shows.
+          soon(job !== null || machine === null ? job : -1);
+        }),
+      );
+      source.addEventListener('error', lost);
+    };
+    const lost = () => setLive(false);
+    const again = () => {
+      source.close();
+      open();
+    };
+    open();
+    const watch = setInterval(() => {
+      if (Date.now() - heardAt < SILENCE_MS) return;
+      lost();
+      again();
+    }, 5000);
+    window.addEventListener('offline', lost);
+    window.addEventListener('online', again);
     return () => {
       clearTimeout(timer);
+      clearInterval(watch);
+      window.removeEventListener('offline', lost);
+      window.removeEventListener('online', again);
       source.close();
     };
   }, []);

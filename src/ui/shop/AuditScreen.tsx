@@ -87,7 +87,7 @@ export function AuditScreen({ rows, more, zone, of, query }: Props) {
                 <TableCell>
                   <Reading>{instantAt(r.at, zone)}</Reading>
                 </TableCell>
-                <TableCell>{r.by ?? 'the shop itself'}</TableCell>
+                <TableCell sx={{ whiteSpace: 'nowrap' }}>{r.by ?? 'the shop itself'}</TableCell>
                 <TableCell>{r.deed.replaceAll('-', ' ') || 'before the book was opened'}</TableCell>
                 <TableCell>
                   {r.rowOf.replaceAll('_', ' ')} {r.rowId}

@@ -3,21 +3,19 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
 import { waitKinds } from '@/knowledge/bench';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
 import { benchGroups } from '../bench/benchGroups';
+import { useLiveBench } from '../bench/useLiveBench';
 import { dayWords } from '../parts/dayWords';
 import { momentWords, timeAt } from '../parts/instants';
 import { leftWords, useNow } from '../parts/useNow';
-import { useLive } from '../parts/useLive';
 import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
 
 /** The Bench for a screen across the room: no buttons, large type, late and finished waits plain to see. */
-export function WallScreen({ view }: { view: BenchView }) {
-  const router = useRouter();
-  const live = useLive(() => router.refresh());
+export function WallScreen({ view: initial }: { view: BenchView }) {
+  const { view, live } = useLiveBench(initial);
   const now = useNow(view.now, 5000);
   const groups = benchGroups(view, null).filter((g) => g.strips.length > 0);
   // As large as two columns of all strips allow, so that it reads across the room.
