@@ -1,5 +1,5 @@
 import type { Db } from './database';
-import { rankedCustomers } from './search';
+import { rankedCustomers, type Forgiving } from './search';
 
 export interface CustomerRow {
   id: number;
@@ -47,7 +47,13 @@ const COLUMNS = [
 export type CustomerListRow = CustomerRow & { machines: number };
 
 /** Customers that answer to the words, best first; all by name when there are none. Paged. */
-export async function searchCustomers(db: Db, words: string, limit: number, offset = 0): Promise<CustomerListRow[]> {
+export async function searchCustomers(
+  db: Db,
+  words: string,
+  limit: number,
+  offset = 0,
+  how: Forgiving = { forgiving: true },
+): Promise<CustomerListRow[]> {
   const query = db('customer')
     .select(...COLUMNS)
     .select({
@@ -55,7 +61,7 @@ export async function searchCustomers(db: Db, words: string, limit: number, offs
     });
   if (words.trim() === '')
     return query.whereNull('merged_into').orderBy('name').orderBy('id').limit(limit).offset(offset);
-  const ids = await rankedCustomers(db, words, limit, offset);
+  const ids = await rankedCustomers(db, words, limit, offset, how);
   return query.whereIn('id', ids).orderByRaw('array_position(?::bigint[], id)', [ids]);
 }
 

@@ -1,5 +1,5 @@
 import type { Db } from './database';
-import { rankedMachines } from './search';
+import { rankedMachines, type Forgiving } from './search';
 
 /** A station that this model has and its kind does not: on which line, after which station. */
 export interface AddedStation {
@@ -207,10 +207,16 @@ function listQuery(db: Db) {
 }
 
 /** Machines that answer to the words, best first; the newest when there are none. Paged. */
-export async function searchMachines(db: Db, words: string, limit: number, offset: number): Promise<MachineListRow[]> {
+export async function searchMachines(
+  db: Db,
+  words: string,
+  limit: number,
+  offset: number,
+  how: Forgiving = { forgiving: true },
+): Promise<MachineListRow[]> {
   if (words.trim() === '')
     return listQuery(db).whereNull('machine.merged_into').orderBy('machine.id', 'desc').limit(limit).offset(offset);
-  const ids = await rankedMachines(db, words, limit, offset);
+  const ids = await rankedMachines(db, words, limit, offset, how);
   return listQuery(db).whereIn('machine.id', ids).orderByRaw('array_position(?::bigint[], machine.id)', [ids]);
 }
 

@@ -77,24 +77,32 @@ export async function endSessions(db: Db, personId: number, id?: number): Promis
   return query.delete();
 }
 
-/** Marks a session as used, at most once a minute. */
+/** Marks a session as used. */
 export async function touchSession(db: Db, tokenHash: Buffer): Promise<void> {
-  await db('session')
-    .where({ token_hash: tokenHash })
-    .where('last_seen_at', '<', db.raw(`now() - interval '1 minute'`))
-    .update({ last_seen_at: db.fn.now() });
+  await db('session').where({ token_hash: tokenHash }).update({ last_seen_at: db.fn.now() });
 }
 
 export type SessionPerson = Pick<PersonRow, 'id' | 'name' | 'role'>;
 
 /** The person of a session that has neither ended nor belongs to a locked person. */
-export async function personBySession(db: Db, tokenHash: Buffer): Promise<SessionPerson | undefined> {
-  return db('session')
+export async function personBySession(
+  db: Db,
+  tokenHash: Buffer,
+): Promise<{ person: SessionPerson; unseenForAMinute: boolean } | undefined> {
+  const row = await db('session')
     .join('person', 'person.id', 'session.person_id')
     .where('session.token_hash', tokenHash)
     .whereNull('person.locked_at')
     .where('session.expires_at', '>', db.fn.now())
-    .first('person.id', 'person.name', 'person.role');
+    .first<SessionPerson & { unseen: boolean }>(
+      'person.id',
+      'person.name',
+      'person.role',
+      db.raw(`session.last_seen_at < now() - interval '1 minute' as unseen`),
+    );
+  if (!row) return undefined;
+  const { unseen, ...person } = row;
+  return { person, unseenForAMinute: unseen };
 }
 
 export async function personByApiToken(db: Db, tokenHash: Buffer): Promise<SessionPerson | undefined> {

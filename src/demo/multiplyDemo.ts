@@ -1,7 +1,7 @@
 import type { Client } from 'pg';
 
 /** Entries of the book per job that make the timeline as long as a busy shop's: 500,000 for 30,000 jobs and more. */
-const MORE_ENTRIES_PER_JOB = 12;
+const MORE_ENTRIES_PER_JOB = 13;
 
 /**
  * Copies the demonstration's customers, machines and closed jobs until there are `scale` times as many, for measuring how

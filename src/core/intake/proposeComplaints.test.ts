@@ -28,7 +28,7 @@ test.each([
   ['it leaves lines no more', 'roll-slow'],
   ['The roller isn’t spinning any more since we moved house', 'roll-not-turning'],
   ['brush does’nt turn', 'roll-not-turning'],
-  ['my hoover has lost a lot of suction lately', 'weak-suction'],
+  ['my cleaner has lost a lot of suction lately', 'weak-suction'],
   ['there was smoke and it smelt of burning rubber', 'burning-smell'],
   ['keeps tripping the breaker', 'trips-house-breaker'],
   ['It works when I hold the cord in a certain way', 'dead-intermittent'],

@@ -30,7 +30,7 @@ const EMPTY_WORDS = new Set(
   (
     'a an the it its is are was were be been being has have had do does did this that these those there here and or but so ' +
     'when while as at of to for from in into by with my our your his her their i we you he she they me us him them very ' +
-    'really quite just about some any bit little now then again since machine vacuum cleaner hoover sweeper thing think says ' +
+    'really quite just about some any bit little now then again since machine vacuum cleaner sweeper thing think says ' +
     'keeps keep kept always sometimes please lately today yesterday more than too also get gets got like would could can will'
   ).split(' '),
 );

@@ -233,8 +233,7 @@ $$;
 create function refresh_machine_search(variadic which bigint[]) returns void language sql as $$
   update machine m set
     search = search_words(concat_ws(' ', m.tag, m.serial, model.maker, model.name, c.name, c.phone, digits_of(c.phone),
-      (select label from site where site.id = m.site_id),
-      (select words from job where job.machine_id = m.id order by taken_in_at desc limit 1))),
+      (select label from site where site.id = m.site_id))),
     search_vector =
       search_vector_of(concat_ws(' ', m.tag, ltrim(substring(m.tag from '[0-9]+$'), '0'), m.serial), 'A') ||
       search_vector_of(concat_ws(' ', c.name, c.phone, digits_of(c.phone)), 'B') ||

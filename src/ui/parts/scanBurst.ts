@@ -1,5 +1,7 @@
-/** Most milliseconds between two keys of a scanner; a fast typist needs about 80 (common practice, no source). */
+/** Most milliseconds between two keys of a scanner on the average; a fast typist needs about 80 (common practice, no source). */
 const FASTEST_HAND_MS = 60;
+/** A busy browser may hold one key back; a longer pause ends a burst. */
+const LONGEST_PAUSE_MS = 200;
 const LEAST_KEYS = 5;
 /** A tag of the shop: letters, a dash, digits. */
 const TAG = /^[A-Z]{1,6}-[A-Z0-9-]{2,14}$/i;
@@ -16,20 +18,23 @@ export interface Burst {
  */
 export function startScan() {
   let code = '';
+  let first = 0;
   let last = -Infinity;
   let before: string | null = null;
   return {
     press(key: string, atMs: number, field: string | null): Burst | null {
-      const quick = atMs - last <= FASTEST_HAND_MS;
+      const follows = atMs - last <= LONGEST_PAUSE_MS;
       last = atMs;
       if (key === 'Enter') {
+        const quick = follows && atMs - first <= code.length * FASTEST_HAND_MS;
         const burst = quick && code.length >= LEAST_KEYS && TAG.test(code) ? { code, before } : null;
         code = '';
         return burst;
       }
       if (key.length !== 1) return null;
-      if (!quick) {
+      if (!follows || code === '') {
         code = '';
+        first = atMs;
         before = field;
       }
       code += key;
