@@ -6,7 +6,7 @@ export async function signInByForm(page: Page): Promise<void> {
   await page.getByLabel('Name').fill('demo');
   await page.getByLabel('Passphrase').fill('salt marsh bench');
   await page.getByRole('button', { name: 'Open the shop' }).click();
-  await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
 }
 
 /** Opens a session without the form, for tests of what lies behind it. */

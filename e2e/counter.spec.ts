@@ -166,6 +166,7 @@ test('a scanner opens the machine on any screen, and what it typed into a field 
 
   // The tag of a machine that is here opens its job.
   await page.goto('/');
+  await page.waitForLoadState('networkidle');
   const here = (await page.locator('a[href^="/machines/GK-"]').first().textContent())!;
   await scanLike(page, here);
   await expect(page).toHaveURL(/\/jobs\/\d+\//);

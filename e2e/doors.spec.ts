@@ -100,7 +100,7 @@ test('after signing in one lands where one wanted to go, never on another site',
   await page.getByLabel('Name').fill('demo');
   await page.getByLabel('Passphrase').fill('salt marsh bench');
   await page.getByRole('button', { name: 'Open the shop' }).click();
-  await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
 });
 
 test('the published service answers a bearer token and names every wrong field', async ({ playwright, baseURL }) => {

@@ -39,3 +39,10 @@ export async function putDraft(db: Db, personId: number, form: string, content: 
 export async function deleteDraft(db: Db, personId: number, form: string): Promise<void> {
   await db('draft').where({ person_id: personId, form }).delete();
 }
+
+/** Keys that nobody sends again, sessions that have ended, tries to sign in that no longer count. */
+export async function deleteStale(db: Db): Promise<void> {
+  await db('done_deed').where('at', '<', db.raw(`now() - interval '30 days'`)).delete();
+  await db('session').where('expires_at', '<', db.fn.now()).delete();
+  await db('failed_sign_in').where('at', '<', db.raw(`now() - interval '1 day'`)).delete();
+}

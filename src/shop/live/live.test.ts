@@ -11,7 +11,7 @@ import { moveJob } from '../moveJob/moveJob';
 import { base, furnishShop, openJob } from '../scene.fixture';
 import { startWait } from '../startWait/startWait';
 import { liveEvents } from './live';
-import { ringClocks } from './ringClocks';
+import { ringClocks, tidy } from './ringClocks';
 
 let db: Knex;
 let close: () => Promise<void>;
@@ -101,4 +101,28 @@ test('a wait clock rings once, on the server, whoever looks and however many ser
   expect(timeline.filter((t) => t.text === 'Glue or sealant is over: seam.')).toHaveLength(1);
   await endWait(person, job, await base(job));
   expect((await bench()).strips.find((s) => s.job === job)!.wait).toBeNull();
+});
+
+test('what nobody can want any more is thrown away, and only that', async () => {
+  const job = await openJob(person, models[K1]!, ['squeal']);
+  const keys = await db('done_deed').count();
+  await db('done_deed').insert({
+    key: '00000000-0000-4000-8000-000000000001',
+    person_id: person.id,
+    deed: 'x',
+    at: db.raw(`now() - interval '31 days'`),
+  });
+  const loose = {
+    mime: 'image/jpeg',
+    width: 1,
+    height: 1,
+    sha256: Buffer.alloc(32),
+    bytes: Buffer.alloc(1),
+    small: Buffer.alloc(1),
+  };
+  await db('photograph').insert([{ ...loose, at: db.raw(`now() - interval '3 days'`) }, loose]);
+  await tidy();
+  expect(await db('done_deed').count()).toEqual(keys);
+  expect(await db('photograph')).toHaveLength(1);
+  expect((await readJob(job)).id).toBe(job);
 });

@@ -1,6 +1,7 @@
 import { setActor } from '@/data/audit';
 import { database, type Db } from '@/data/database';
 import { insertTimeline, jobById, nextRingMs, ringWaits } from '@/data/jobs';
+import { deleteStale } from '@/data/deeds';
 import { deleteLoosePhotographs } from '@/data/photographs';
 import { waitKinds } from '@/knowledge/bench';
 
@@ -53,9 +54,11 @@ export function keepClocks(onTrouble: (error: unknown) => void): () => void {
   };
 }
 
-async function tidy(): Promise<void> {
+/** Throws away what nobody can want any more. */
+export async function tidy(): Promise<void> {
   await database().transaction(async (t) => {
     await setActor(t, 0, 'tidy');
     await deleteLoosePhotographs(t);
+    await deleteStale(t);
   });
 }

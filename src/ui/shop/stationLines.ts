@@ -15,6 +15,7 @@ export function readStations(lines: string[]): Added[] {
     const id = label
       .toLowerCase()
       .normalize('NFKD')
+      .replace(/\p{M}/gu, '')
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-+|-+$/g, '');
     return { line: line.toLowerCase(), after, id, label };
