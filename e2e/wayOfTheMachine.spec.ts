@@ -173,7 +173,10 @@ test('a wet machine is offered no power until it is cleared by name', async ({ p
   });
   await expect(page.getByText('No powered check is offered.')).toBeVisible();
   const card = page.getByRole('region', { name: 'Check on the bench' });
-  await expect(card).toBeVisible();
+  // What was seen on arrival is looked at first.
+  await expect(card.getByRole('heading', { name: 'Signs of water' })).toBeVisible();
+  await page.keyboard.press('1');
+  await putOnBench(page, 'Turn the roll by hand');
   await page.keyboard.press('1');
   await putOnBench(page, 'Run it for seconds');
   await expect(card).toContainText('Held back: Has been wet');
@@ -218,7 +221,9 @@ test('a second tab’s old state is refused with both versions, and nothing is l
     words: 'Weak.',
     complaints: ['Weak suction'],
   });
+  // A tab whose line is cut does not hear what the first one does.
   const second = await context.newPage();
+  await second.route('**/api/v1/live', (route) => route.abort());
   await second.goto(page.url());
   await putOnBench(page, 'Bag or bin');
   await page.keyboard.press('1');

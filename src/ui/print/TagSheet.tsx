@@ -51,7 +51,12 @@ export function TagSheet({ tag }: { tag: TagView }) {
         }}
       >
         <Box sx={{ minWidth: 0 }}>
-          <Box sx={{ fontFamily: fonts.reading, fontWeight: 700, fontSize: '15pt' }}>{tag.tag}</Box>
+          <Box
+            component="h1"
+            sx={{ m: 0, fontFamily: fonts.reading, fontWeight: 700, fontSize: '15pt', lineHeight: 1.1 }}
+          >
+            {tag.tag}
+          </Box>
           <Box sx={{ fontWeight: 600, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' }}>
             {tag.maker} {tag.model}
           </Box>

@@ -117,11 +117,20 @@ export function ModelsScreen({ models, mayPut }: { models: ModelView[]; mayPut: 
           <Table size="small">
             <TableHead>
               <TableRow>
-                {['Model', 'Kind', 'Mains', 'Warranty', 'Belts', 'Bearings', 'Filters', 'Without', 'Machines', ''].map(
-                  (h) => (
-                    <TableCell key={h}>{h || <span hidden>Change</span>}</TableCell>
-                  ),
-                )}
+                {[
+                  'Model',
+                  'Kind',
+                  'Mains',
+                  'Warranty',
+                  'Belts',
+                  'Bearings',
+                  'Filters',
+                  'Without',
+                  'Machines',
+                  'Change',
+                ].map((h) => (
+                  <TableCell key={h}>{h}</TableCell>
+                ))}
               </TableRow>
             </TableHead>
             <TableBody>
