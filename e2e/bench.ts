@@ -65,7 +65,7 @@ export async function takeInStranger(page: Page, s: Stranger): Promise<void> {
   await page.getByLabel('New customer').check();
   await page.getByLabel('Name', { exact: true }).fill(s.name);
   await page.getByLabel('Phone', { exact: true }).fill('555 0999');
-  await page.getByLabel('In their own words').fill(s.words);
+  await page.getByRole('textbox', { name: 'In their own words' }).fill(s.words);
   for (const c of s.complaints) await page.getByRole('button', { name: c, exact: true }).click();
   for (const sign of s.signs ?? []) await page.getByRole('button', { name: sign, exact: true }).click();
   if (s.guess) {

@@ -50,7 +50,7 @@ test('a known machine is found, said, and taken in with at most twelve keys besi
   await hand.type(String(Number(tag.replace('GK-', ''))));
   await expect(page.getByRole('option').first()).toContainText(tag);
   await hand.press('Enter');
-  await expect(page.getByLabel('In their own words')).toBeFocused();
+  await expect(page.getByRole('textbox', { name: 'In their own words' })).toBeFocused();
   await page.keyboard.type('It smells like a wet dog');
   await expect(page.getByRole('status', { name: 'Heard in their words' })).toContainText('Smells of pet or mould');
   await hand.press('Alt+1');
@@ -72,7 +72,7 @@ test('an owner who is mistyped is found, and a new machine of theirs is taken in
   await page.getByRole('option', { name: /Mirefield Bellows/ }).click();
   const bought = new Date(Date.now() - 30 * 86_400_000).toISOString().slice(0, 10);
   await page.getByLabel('Bought on').fill(bought);
-  await page.getByLabel('In their own words').fill('it leaves lines no more, and it screams');
+  await page.getByRole('textbox', { name: 'In their own words' }).fill('it leaves lines no more, and it screams');
   await page.getByRole('button', { name: /^Roll slow, leaves no lines Alt/ }).click();
   await page.getByRole('button', { name: /^Squeals Alt/ }).click();
 
@@ -127,17 +127,17 @@ test('what was typed at the counter survives a reload, a sign-out and another br
   baseURL,
 }) => {
   await page.goto('/take-in');
-  await page.getByLabel('In their own words').fill('Half a sentence that must not');
+  await page.getByRole('textbox', { name: 'In their own words' }).fill('Half a sentence that must not');
   await page.getByRole('button', { name: 'Mould', exact: true }).click();
   await page.waitForTimeout(1200);
   await page.reload();
-  await expect(page.getByLabel('In their own words')).toHaveValue('Half a sentence that must not');
+  await expect(page.getByRole('textbox', { name: 'In their own words' })).toHaveValue('Half a sentence that must not');
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page).toHaveURL(/sign-in/);
   const other = await (await browser.newContext({ baseURL: baseURL! })).newPage();
   await signIn(other, baseURL!);
   await other.goto('/take-in');
-  await expect(other.getByLabel('In their own words')).toHaveValue('Half a sentence that must not');
+  await expect(other.getByRole('textbox', { name: 'In their own words' })).toHaveValue('Half a sentence that must not');
   await expect(other.getByRole('button', { name: 'Mould', exact: true })).toHaveAttribute('aria-pressed', 'true');
   await other.getByRole('button', { name: 'Start afresh' }).click();
   await other.waitForTimeout(500);
@@ -155,12 +155,12 @@ test('a scanner opens the machine on any screen, and what it typed into a field 
   await expect(page).toHaveURL(new RegExp(`/machines/${tag}$`));
 
   await page.goto('/take-in');
-  await page.getByLabel('In their own words').fill('It rattles');
+  await page.getByRole('textbox', { name: 'In their own words' }).fill('It rattles');
   await page.waitForTimeout(200);
   await scan();
   await expect(page).toHaveURL(new RegExp(`/machines/${tag}$`));
   await page.goto('/take-in');
-  await expect(page.getByLabel('In their own words')).toHaveValue('It rattles');
+  await expect(page.getByRole('textbox', { name: 'In their own words' })).toHaveValue('It rattles');
   await page.getByRole('button', { name: 'Start afresh' }).click();
   await page.waitForTimeout(500);
 

@@ -195,17 +195,17 @@ test('a half-typed take-in survives a reload and another browser', async ({ page
   await signIn(page, baseURL!);
   await page.goto('/take-in');
   const kept = page.waitForResponse((r) => r.url().includes('/drafts/') && r.request().method() === 'PUT');
-  await page.getByLabel('In their own words').fill('It hums, then it does not.');
+  await page.getByRole('textbox', { name: 'In their own words' }).fill('It hums, then it does not.');
   await kept;
   await page.reload();
-  await expect(page.getByLabel('In their own words')).toHaveValue('It hums, then it does not.');
+  await expect(page.getByRole('textbox', { name: 'In their own words' })).toHaveValue('It hums, then it does not.');
   const other = await browser.newContext({ baseURL: baseURL! });
   const second = await other.newPage();
   await signIn(second, baseURL!);
   await second.goto('/take-in');
-  await expect(second.getByLabel('In their own words')).toHaveValue('It hums, then it does not.');
+  await expect(second.getByRole('textbox', { name: 'In their own words' })).toHaveValue('It hums, then it does not.');
   await second.getByRole('button', { name: 'Start afresh' }).click();
-  await expect(second.getByLabel('In their own words')).toHaveValue('');
+  await expect(second.getByRole('textbox', { name: 'In their own words' })).toHaveValue('');
   await other.close();
 });
 

@@ -45,7 +45,7 @@ const job = async (words) => {
   const row = day.page.locator('[data-strip]').filter({ hasText: words }).first();
   return row.locator('[data-start]').getAttribute('href');
 };
-const finding = await job('Head lamp').catch(() => job('Saltern boarding kennel'));
+const finding = await job('Saltern boarding kennel');
 const fitting = await job('Rebuild:');
 const proving = await job('Prove:');
 const handing = await job('Call the owner');
