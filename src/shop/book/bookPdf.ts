@@ -72,7 +72,7 @@ function layout(book: MachineBook, paper: 'A4' | 'Letter'): TDocumentDefinitions
         'All that happened',
         rows(book.timeline.map((t) => [day(t.at), `${t.text}${t.by ? ` (${t.by})` : ''}`])),
       ),
-      ...section('Photographs', book.photographs.length > 0 && pictures(book, day)),
+      ...(book.photographs.length > 0 ? pictures(book, day) : []),
     ],
   };
 }
@@ -85,7 +85,11 @@ function section(title: string, content: Content | Content[] | false): Content[]
 function rows(list: [string, string][]): Content {
   return {
     layout: 'lightHorizontalLines',
-    table: { widths: [110, '*'], body: list.length > 0 ? list.map(([a, b]) => [a, { text: b }]) : [['', 'nothing']] },
+    table: {
+      headerRows: 0,
+      widths: [110, '*'],
+      body: list.length > 0 ? list.map(([a, b]) => [a, { text: b }]) : [['', 'nothing']],
+    },
   };
 }
 
@@ -116,8 +120,10 @@ function jobLines(job: MachineBook['jobs'][number], day: (iso: string) => string
 }
 
 function pictures(book: MachineBook, day: (iso: string) => string): Content[] {
-  return book.photographs.slice(-MOST_PICTURES).map((p) => ({
+  return book.photographs.slice(-MOST_PICTURES).map((p, i) => ({
     stack: [
+      // The heading stays with the first of them.
+      ...(i === 0 ? [{ text: 'Photographs', style: 'head' }] : []),
       { image: `data:image/jpeg;base64,${p.jpegBase64}`, fit: [240, 180] },
       { text: `${day(p.at)} ${p.caption}`, margin: [0, 2, 0, 8] },
     ],

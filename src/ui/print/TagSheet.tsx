@@ -66,8 +66,8 @@ export function TagSheet({ tag }: { tag: TagView }) {
           </Box>
         </Box>
         <Code svg={tag.square} label={`QR code of ${tag.tag}`} width="15.5mm" height="15.5mm" />
-        <Box sx={{ gridColumn: '1 / -1', alignSelf: 'end', justifySelf: 'center' }}>
-          <Code svg={tag.bar} label={`Bar code of ${tag.tag}`} width="44mm" height="7mm" />
+        <Box sx={{ gridColumn: '1 / -1', alignSelf: 'end', pl: '3mm' }}>
+          <Code svg={tag.bar} label={`Bar code of ${tag.tag}`} width="38mm" height="7mm" />
         </Box>
         <Box sx={{ gridColumn: '1 / -1', display: 'flex', justifyContent: 'space-between', fontSize: '6.6pt' }}>
           <span>{tag.shop}</span>
