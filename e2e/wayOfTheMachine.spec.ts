@@ -175,9 +175,12 @@ test('a wet machine is offered no power until it is cleared by name', async ({ p
   const card = page.getByRole('region', { name: 'Check on the bench' });
   // What was seen on arrival is looked at first.
   await expect(card.getByRole('heading', { name: 'Signs of water' })).toBeVisible();
-  await page.keyboard.press('1');
+  const findings = page.getByRole('region', { name: 'Findings so far' }).getByRole('listitem');
+  await card.getByRole('button', { name: 'none' }).first().click();
+  await expect(findings).toHaveCount(1);
   await putOnBench(page, 'Turn the roll by hand');
   await page.keyboard.press('1');
+  await expect(findings).toHaveCount(2);
   await putOnBench(page, 'Run it for seconds');
   await expect(card).toContainText('Held back: Has been wet');
   await expect(card.getByRole('button', { name: 'turns normally' })).toBeDisabled();
