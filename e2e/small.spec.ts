@@ -92,6 +92,11 @@ test('the machines are paged and searched', async ({ page }) => {
   );
   await page.getByLabel('Search machines').fill('nothing answers to this');
   await expect(page.getByText('No machine answers to')).toBeVisible();
+  // Asked at the head of the screen, the list's own box follows.
+  await page.getByLabel('Find a machine or customer').fill('library');
+  await page.getByLabel('Find a machine or customer').press('Enter');
+  await expect(page.getByLabel('Search machines')).toHaveValue('library');
+  await expect(page.getByRole('region', { name: 'Machines found' })).toContainText('town library');
 });
 
 test('what is not here says so, with a way on', async ({ page }) => {

@@ -2,20 +2,19 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import InputBase from '@mui/material/InputBase';
 import Link from '@mui/material/Link';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState, useTransition } from 'react';
+import { useState } from 'react';
 import type { CustomerListView } from '@/shop/customers/dto';
 import { EditSheet } from '../parts/EditSheet';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
+import { SearchList } from '../parts/SearchList';
 import NextLink from '../theme/NextLink';
 import { customerFields, newCustomer } from './customerFields';
 
@@ -30,50 +29,25 @@ interface Props {
 /** Customers by name, phone, contact, site or address. */
 export function CustomerList({ rows, more, words, page, mayAdd }: Props) {
   const router = useRouter();
-  const [typed, setTyped] = useState(words);
-  const [waiting, start] = useTransition();
   const [adding, setAdding] = useState(false);
-  useEffect(() => {
-    if (typed === words) return;
-    const timer = setTimeout(() => start(() => router.replace(`/customers?q=${encodeURIComponent(typed)}`)), 200);
-    return () => clearTimeout(timer);
-  }, [typed, words, router]);
-  const at = (p: number) => `/customers?q=${encodeURIComponent(words)}&page=${p}`;
   return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Typography component="h1" variant="h1">
-          Customers
-        </Typography>
-        <InputBase
-          value={typed}
-          onChange={(e) => setTyped(e.target.value)}
-          placeholder="Name, phone, contact, site or address"
-          inputProps={{ 'aria-label': 'Search customers' }}
-          sx={{
-            flex: '1 1 260px',
-            maxWidth: 520,
-            px: 1.25,
-            py: 0.6,
-            border: '1px solid',
-            borderColor: 'bench.soft',
-            borderRadius: '3px',
-            bgcolor: 'background.paper',
-          }}
-        />
-        <Typography variant="body2" role="status" sx={{ color: 'text.secondary' }}>
-          {waiting
-            ? 'looking …'
-            : rows.length === 0
-              ? ''
-              : `${page * 50 + 1} to ${page * 50 + rows.length}${more ? ' of more' : ''}`}
-        </Typography>
-        {mayAdd && (
+    <SearchList
+      title="Customers"
+      path="/customers"
+      placeholder="Name, phone, contact, site or address"
+      label="Search customers"
+      words={words}
+      page={page}
+      count={rows.length}
+      more={more}
+      actions={
+        mayAdd && (
           <Button size="small" variant="contained" onClick={() => setAdding(true)} sx={{ ml: { md: 'auto' } }}>
             Add a customer
           </Button>
-        )}
-      </Box>
+        )
+      }
+    >
       {rows.length === 0 ? (
         <Empty>
           {words ? `Nobody answers to “${words}”. Try the beginning of the name, or the phone.` : 'No customer yet.'}
@@ -110,18 +84,6 @@ export function CustomerList({ rows, more, words, page, mayAdd }: Props) {
           </Table>
         </Box>
       )}
-      <Box sx={{ display: 'flex', gap: 1 }}>
-        {page > 0 && (
-          <Button component={NextLink} href={at(page - 1)} size="small">
-            Earlier page
-          </Button>
-        )}
-        {more && (
-          <Button component={NextLink} href={at(page + 1)} size="small">
-            Next page
-          </Button>
-        )}
-      </Box>
       {adding && (
         <EditSheet<{ id: number }>
           title="A new customer"
@@ -134,6 +96,6 @@ export function CustomerList({ rows, more, words, page, mayAdd }: Props) {
           onClose={() => setAdding(false)}
         />
       )}
-    </Box>
+    </SearchList>
   );
 }

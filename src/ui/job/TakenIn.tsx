@@ -5,6 +5,7 @@ import { arrivalSigns } from '@/knowledge/bench';
 import type { JobView } from '@/shop/jobView/dto';
 import { CautionPlate } from '../parts/CautionPlate';
 import { instantAt } from '../parts/instants';
+import { TermList } from '../parts/TermList';
 import { JobPhotographs } from './JobPhotographs';
 import { cautionOf, complaintLabel } from './labels';
 
@@ -37,21 +38,7 @@ export function TakenIn({ job }: { job: JobView }) {
       <Typography component="h2" variant="h2">
         Taken in
       </Typography>
-      <Box
-        component="dl"
-        sx={{ display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 3, rowGap: 0.75, m: 0 }}
-      >
-        {rows.map(([term, text]) => (
-          <Box key={term} sx={{ display: 'contents' }}>
-            <Typography component="dt" variant="body2" sx={{ color: 'text.secondary' }}>
-              {term}
-            </Typography>
-            <Typography component="dd" variant="body2" sx={{ m: 0 }}>
-              {text}
-            </Typography>
-          </Box>
-        ))}
-      </Box>
+      <TermList rows={rows} />
       {raised.map((s) => (
         <CautionPlate key={s.id} label={cautionOf(s.raises!).label} text={cautionOf(s.raises!).text} />
       ))}

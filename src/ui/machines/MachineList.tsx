@@ -1,8 +1,6 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import InputBase from '@mui/material/InputBase';
 import Link from '@mui/material/Link';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -10,12 +8,11 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState, useTransition } from 'react';
 import type { CustomerListView } from '@/shop/customers/dto';
 import type { MachineListView } from '@/shop/machines/dto';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
+import { SearchList } from '../parts/SearchList';
 import NextLink from '../theme/NextLink';
 
 interface Props {
@@ -30,49 +27,17 @@ interface Props {
 
 /** All machines, by tag, serial, owner, model or words. */
 export function MachineList({ rows, more, words, page, today, customers }: Props) {
-  const router = useRouter();
-  const [typed, setTyped] = useState(words);
-  const [waiting, start] = useTransition();
-  const first = useRef(true);
-  useEffect(() => {
-    if (first.current) {
-      first.current = false;
-      return;
-    }
-    const timer = setTimeout(() => start(() => router.replace(`/machines?q=${encodeURIComponent(typed)}`)), 200);
-    return () => clearTimeout(timer);
-  }, [typed, router]);
-  const at = (p: number) => `/machines?q=${encodeURIComponent(words)}&page=${p}`;
   return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Typography component="h1" variant="h1">
-          Machines
-        </Typography>
-        <InputBase
-          value={typed}
-          onChange={(e) => setTyped(e.target.value)}
-          placeholder="Tag, serial, owner, model or the customer’s words"
-          inputProps={{ 'aria-label': 'Search machines' }}
-          sx={{
-            flex: '1 1 260px',
-            maxWidth: 520,
-            px: 1.25,
-            py: 0.6,
-            border: '1px solid',
-            borderColor: 'bench.soft',
-            borderRadius: '3px',
-            bgcolor: 'background.paper',
-          }}
-        />
-        <Typography variant="body2" role="status" sx={{ color: 'text.secondary' }}>
-          {waiting
-            ? 'looking …'
-            : rows.length === 0
-              ? ''
-              : `${page * 50 + 1} to ${page * 50 + rows.length}${more ? ' of more' : ''}`}
-        </Typography>
-      </Box>
+    <SearchList
+      title="Machines"
+      path="/machines"
+      placeholder="Tag, serial, owner, model or the customer’s words"
+      label="Search machines"
+      words={words}
+      page={page}
+      count={rows.length}
+      more={more}
+    >
       {customers.length > 0 && (
         <Typography variant="body2" component="section" aria-label="Customers found">
           Customers:{' '}
@@ -144,18 +109,6 @@ export function MachineList({ rows, more, words, page, today, customers }: Props
           </Table>
         </Box>
       )}
-      <Box sx={{ display: 'flex', gap: 1 }}>
-        {page > 0 && (
-          <Button component={NextLink} href={at(page - 1)} size="small">
-            Earlier page
-          </Button>
-        )}
-        {more && (
-          <Button component={NextLink} href={at(page + 1)} size="small">
-            Next page
-          </Button>
-        )}
-      </Box>
-    </Box>
+    </SearchList>
   );
 }

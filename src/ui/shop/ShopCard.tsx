@@ -7,6 +7,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { ShopView } from '@/shop/shopBook/dto';
 import { EditSheet } from '../parts/EditSheet';
+import { TermList } from '../parts/TermList';
 
 const MAINS = [100, 110, 120, 127, 220, 230, 240];
 
@@ -35,21 +36,7 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
       <Typography component="h1" variant="h2">
         The shop
       </Typography>
-      <Box
-        component="dl"
-        sx={{ display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 3, rowGap: 0.75, m: 0 }}
-      >
-        {rows.map(([term, text]) => (
-          <Box key={term} sx={{ display: 'contents' }}>
-            <Typography component="dt" variant="body2" sx={{ color: 'text.secondary' }}>
-              {term}
-            </Typography>
-            <Typography component="dd" variant="body2" sx={{ m: 0 }}>
-              {text}
-            </Typography>
-          </Box>
-        ))}
-      </Box>
+      <TermList rows={rows} />
       {mayAmend ? (
         <Box>
           <Button size="small" onClick={() => setOpen(true)}>
