@@ -195,6 +195,7 @@ export function openapi() {
         ...get('Customers by name, phone, contact, site or address', [query, page]),
         ...post('Add a customer', AddCustomerDto, { type: 'object' }, '201'),
       },
+      '/customers/{id}': get('One customer with sites, contacts and machines', [jobId]),
       '/customers/{id}/card.vcf': file('vCard 4.0 of a customer and their contacts', 'text/vcard', [jobId]),
       ...deedPaths('/customers/{id}', jobId, CUSTOMER_DEEDS),
       '/models': {

@@ -3,8 +3,8 @@ import { JobDeedDto } from '../jobDeed/dto';
 
 /** Something said, or something the next technician should know. */
 export class WriteNoteDto extends JobDeedDto {
-  @IsIn(['said', 'note'], { message: 'Said by the customer, or a note of ours.' })
-  what!: 'said' | 'note';
+  @IsIn(['said', 'note', 'estimate'], { message: 'Said by the customer, a note of ours, or a price that was told.' })
+  what!: 'said' | 'note' | 'estimate';
 
   @IsString()
   @Length(1, 4000, { message: 'Some words, 4000 characters at most.' })

@@ -19,7 +19,7 @@ export function JobBook({ desk }: { desk: JobDesk }) {
   const [hours, setHours, dropHours] = useKeptText(`job-${job.id}`, 'meter', '');
   const [amending, setAmending] = useState(false);
   const closed = job.stage === 'closed';
-  const write = async (what: 'said' | 'note') => {
+  const write = async (what: 'said' | 'note' | 'estimate') => {
     if (text.trim() !== '' && (await act('write-note', { what, text }))) {
       setText('');
       dropText();
@@ -46,6 +46,9 @@ export function JobBook({ desk }: { desk: JobDesk }) {
             </Button>
             <Button size="small" disabled={busy || text.trim() === ''} onClick={() => void write('said')}>
               The customer said it
+            </Button>
+            <Button size="small" disabled={busy || text.trim() === ''} onClick={() => void write('estimate')}>
+              The price we told
             </Button>
           </Box>
           <Box

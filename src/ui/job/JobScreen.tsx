@@ -1,7 +1,6 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
@@ -21,6 +20,7 @@ import { fonts } from '../theme/palette';
 import { faultOf } from './labels';
 import { STAGES, type StageId } from './stages';
 import { JobBook } from './JobBook';
+import { JobConflict } from './JobConflict';
 import { MachinePast } from './MachinePast';
 import { TakenIn } from './TakenIn';
 import { useJob } from './useJob';
@@ -112,18 +112,7 @@ export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId
         title={`Line board of ${job.machine.tag}`}
       />
 
-      {desk.conflict && (
-        <Notice live title="Somebody changed this job meanwhile. This is how it stands now.">
-          <Typography variant="body2">
-            You saw version {desk.conflict.seen.version} with {count(desk.conflict.seen)}; it is now version{' '}
-            {job.version} with {count(job)}. Your last press ({desk.conflict.deed.replaceAll('-', ' ')}) was not done:
-            press it again if it still holds.
-          </Typography>
-          <Button size="small" onClick={desk.dismiss} sx={{ mt: 0.5 }}>
-            Seen
-          </Button>
-        </Notice>
-      )}
+      <JobConflict desk={desk} />
       {desk.refusal && !desk.conflict && (
         <Notice live title={desk.refusal.title}>
           {desk.refusal.fields.map((f) => (
@@ -158,11 +147,6 @@ export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId
       </Box>
     </Box>
   );
-}
-
-function count(job: JobView): string {
-  const findings = job.findings.filter((f) => !f.revoked).length;
-  return `${findings} finding${findings === 1 ? '' : 's'}, ${job.fitted.length} part${job.fitted.length === 1 ? '' : 's'} fitted, stage ${job.stage}`;
 }
 
 /** What the board shows of a job: odds where a fault may stand behind the complaint, proof, what is open, age of parts. */

@@ -10,7 +10,7 @@ export interface JobDesk {
   busy: boolean;
   refusal: Refusal | null;
   /** Set when somebody else changed the job: what was tried, and on which version. */
-  conflict: { deed: string; seen: JobView } | null;
+  conflict: { deed: string; body: Record<string, unknown>; seen: JobView } | null;
   /** Does one deed; true when it was done. The same content pressed twice is one deed. */
   act(deed: string, body?: Record<string, unknown>): Promise<boolean>;
   dismiss(): void;
@@ -50,7 +50,7 @@ export function useJob(initial: JobView): JobDesk {
         return true;
       }
       if (sent.refusal.status === 409 && sent.refusal.current) {
-        setConflict({ deed, seen: job });
+        setConflict({ deed, body, seen: job });
         setJob(sent.refusal.current as JobView);
       }
       if (sent.refusal.status !== 0) pending.current = null;

@@ -19,6 +19,11 @@ import { readStations, stationLines } from './stationLines';
 
 const MAINS = [100, 110, 120, 127, 220, 230, 240];
 const kindLabel = (id: string) => knowledge.kinds.find((k) => k.id === id)?.label ?? id;
+const stationLabel = (kind: string, id: string) =>
+  knowledge.kinds
+    .find((k) => k.id === kind)
+    ?.lines.flatMap((l) => l.stations)
+    .find((s) => s.id === id)?.label ?? id;
 
 const values = (m: ModelView) => ({
   maker: m.maker,
@@ -151,7 +156,7 @@ export function ModelsScreen({ models, mayPut }: { models: ModelView[]; mayPut: 
                   <TableCell>{m.belts.join(', ')}</TableCell>
                   <TableCell>{m.bearings.join(', ')}</TableCell>
                   <TableCell>{m.filters.join(', ')}</TableCell>
-                  <TableCell>{m.droppedStations.map((s) => s.replaceAll('-', ' ')).join(', ')}</TableCell>
+                  <TableCell>{m.droppedStations.map((s) => stationLabel(m.kind, s)).join(', ')}</TableCell>
                   <TableCell>
                     <Reading>{m.machines}</Reading>
                   </TableCell>

@@ -36,6 +36,7 @@ export function WhichMachine({ form, models, onChosen }: Props) {
     } else
       set({
         isNew: true,
+        siteId: '',
         customer: { id: row.id, name: row.name, phone: row.phone, standing: row.standing },
         isNewCustomer: false,
       });

@@ -9,6 +9,7 @@ import { Reading } from '../parts/Reading';
 import { Chooser } from './Chooser';
 import { Chosen } from './Chosen';
 import { TypedField } from './TypedField';
+import { WhichSite } from './WhichSite';
 import type { TakeInForm } from './useTakeIn';
 
 /** The owner of a new machine: found, or added here. */
@@ -17,7 +18,8 @@ export function WhoseMachine({ form }: { form: TakeInForm }) {
   if (v.customer)
     return (
       <>
-        <Chosen title={v.customer.name} text={v.customer.phone} onDrop={() => set({ customer: null })} />
+        <Chosen title={v.customer.name} text={v.customer.phone} onDrop={() => set({ customer: null, siteId: '' })} />
+        <WhichSite form={form} customer={v.customer.id} />
         {v.customer.standing && <Notice title={`Always, for ${v.customer.name}: ${v.customer.standing}`} />}
       </>
     );
@@ -29,7 +31,7 @@ export function WhoseMachine({ form }: { form: TakeInForm }) {
           url={(q) => `/api/v1/customers?q=${encodeURIComponent(q)}`}
           problem={problem('customerId')}
           keyOf={(c) => c.id}
-          onChoose={(c) => set({ customer: { id: c.id, name: c.name, phone: c.phone, standing: '' } })}
+          onChoose={(c) => set({ siteId: '', customer: { id: c.id, name: c.name, phone: c.phone, standing: '' } })}
           nothing="No such customer: add them as new."
           row={(c) => (
             <>

@@ -29,6 +29,8 @@ export interface TakeInValues {
   hoursPerWeek: string;
   pets: boolean;
   customer: { id: number; name: string; phone: string; standing: string } | null;
+  /** Which of the customer's sites it stands at; empty for none. */
+  siteId: string;
   isNewCustomer: boolean;
   name: string;
   phone: string;
@@ -62,6 +64,7 @@ export const EMPTY: TakeInValues = {
   hoursPerWeek: '1.5',
   pets: false,
   customer: null,
+  siteId: '',
   isNewCustomer: false,
   name: '',
   phone: '',
@@ -95,6 +98,7 @@ const FIELDS: Partial<Record<keyof TakeInValues, string>> = {
   purchasedOn: 'newMachine.purchasedOn',
   hoursPerWeek: 'newMachine.hoursPerWeek',
   customer: 'customerId',
+  siteId: 'newMachine.siteId',
   isNewCustomer: 'customerId',
   name: 'newCustomer.name',
   phone: 'newCustomer.phone',
@@ -212,6 +216,7 @@ function toBody(v: TakeInValues) {
             modelId: number(v.modelId),
             serial: v.serial,
             madeYear: number(v.madeYear),
+            ...(v.customer && v.siteId ? { siteId: Number(v.siteId) } : {}),
             ...(v.purchasedOn ? { purchasedOn: v.purchasedOn } : {}),
             pets: v.pets,
             hoursPerWeek: number(v.hoursPerWeek),
