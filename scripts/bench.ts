@@ -91,7 +91,7 @@ async function openShop(name: string, port: number, scale: number) {
 
 type Shop = Awaited<ReturnType<typeof openShop>>;
 
-/** Latency of addresses, in rounds that take turns so that a slow moment of the machine hits all alike. */
+/** Median latency of addresses, in rounds that take turns so that a slow moment of the machine hits all alike. */
 async function measure(targets: { name: string; shop: Shop; path: string }[], rounds: number, seconds: number) {
   const times = new Map<string, number[]>();
   for (let round = 0; round <= rounds; round++)
@@ -99,7 +99,8 @@ async function measure(targets: { name: string; shop: Shop; path: string }[], ro
       const run = await autocannon({ url: shop.base + path, connections: 4, duration: seconds, headers: shop.headers });
       if (run.non2xx > 0) throw new Error(`${name} answered ${run.non2xx} times with an error`);
       // The first round warms up.
-      if (round > 0) times.set(name, [...(times.get(name) ?? []), run.latency.average]);
+      // The median: a stall of the machine itself, which falls on one address by chance, is not what is asked.
+      if (round > 0) times.set(name, [...(times.get(name) ?? []), run.latency.p50]);
     }
   return new Map([...times].map(([name, list]) => [name, list.reduce((x, y) => x + y, 0) / list.length]));
 }

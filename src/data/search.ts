@@ -21,9 +21,12 @@ async function read(db: Db, typed: string): Promise<{ words: string; query: stri
 /** Below so many letters everything matches and no match is better than another. */
 const LEAST_RANKED = 3;
 
-/** Whether what looks like the words with typing errors is looked for as well, when nothing answers to them as they are. */
+/**
+ * Whether what looks like the words with typing errors is looked for as well, when nothing answers to them as they are;
+ * `only` when it is known already that nothing does.
+ */
 export interface Forgiving {
-  forgiving: boolean;
+  forgiving: boolean | 'only';
 }
 
 /**
@@ -49,7 +52,7 @@ async function rankedIds(
         if (exactly.finds) w.orWhere(exactly.finds);
       })
       .orderByRaw('(?) desc, ts_rank(search_vector, ?::tsquery) desc, id desc', [exactly.leads(words), query ?? '']);
-  const answers: number[] = await strict;
+  const answers: number[] = forgiving === 'only' ? [] : await strict;
   if (answers.length > 0 || offset > 0 || words === '' || !forgiving) return answers;
   return db.transaction(async (t) => {
     for (const likeness of LIKENESS) {

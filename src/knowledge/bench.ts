@@ -1,6 +1,4 @@
-const K1 = 'upright-shaft-belt';
-const K2 = 'upright-brush-motor';
-const both = [K1, K2];
+import { kindsWith } from './where';
 
 /** What is looked for when a machine is set on the counter. Common practice, no source. */
 export interface ArrivalSign {
@@ -97,75 +95,166 @@ export const rebuildSteps: RebuildStep[] = [
   {
     id: 'shaft-wiped',
     label: 'Shaft wiped, no old rubber left',
-    kinds: [K1],
+    kinds: kindsWith('motor-shaft'),
     whenOpened: ['sole-plate', 'roll-out'],
     stations: ['motor-shaft'],
   },
   {
     id: 'roll-clean',
     label: 'Hair off roll and caps',
-    kinds: both,
+    kinds: kindsWith('roll', 'end-caps'),
     whenOpened: ['sole-plate', 'roll-out'],
     stations: ['roll', 'end-caps'],
   },
   {
     id: 'caps-in-notch',
     label: 'Both end caps in their notches',
-    kinds: both,
+    kinds: kindsWith('end-caps'),
     whenOpened: ['roll-out'],
     stations: ['end-caps'],
   },
   {
     id: 'belt-tracked',
     label: 'Belt on, turned by hand until it found its centre',
-    kinds: both,
+    kinds: kindsWith('flat-belt', 'toothed-belt'),
     whenOpened: ['sole-plate', 'roll-out'],
     stations: ['flat-belt', 'toothed-belt'],
   },
   {
     id: 'cover-seated',
     label: 'Belt cover seated',
-    kinds: [K1],
+    kinds: kindsWith('belt-cover'),
     whenOpened: ['sole-plate', 'roll-out'],
     stations: ['belt-cover'],
   },
   {
     id: 'height-knob',
     label: 'Height knob back, screws of its length in its holes',
-    kinds: [K1],
+    kinds: kindsWith('height-setting'),
     whenOpened: ['sole-plate', 'roll-out'],
     stations: ['height-setting'],
   },
   {
     id: 'wires-in-channel',
     label: 'Wires back in their channel, lamp plug on',
-    kinds: [K2],
+    kinds: kindsWith('tilt-switch', 'head-lamp'),
     whenOpened: ['head'],
     stations: ['tilt-switch', 'head-lamp'],
   },
   {
     id: 'neck-seated',
     label: 'Neck hose seated, no fold',
-    kinds: [K2],
+    kinds: kindsWith('neck-hose'),
     whenOpened: ['sole-plate', 'head'],
     stations: ['neck-hose'],
   },
   {
     id: 'seals-wiped',
     label: 'Seals wiped and in their grooves',
-    kinds: both,
+    kinds: kindsWith('gaskets', 'motor-seal'),
     whenOpened: ['filter-bay', 'motor-bay'],
     stations: ['gaskets', 'motor-seal'],
   },
   {
     id: 'filters-clean',
     label: 'Filters clean, dry and back',
-    kinds: both,
+    kinds: kindsWith('pre-filter', 'pre-foam', 'pre-felt', 'exhaust-filter'),
     stations: ['pre-filter', 'pre-foam', 'pre-felt', 'exhaust-filter'],
   },
-  { id: 'cord-clear', label: 'Cord not crushed under bag or cover', kinds: both, stations: ['cord'] },
-  { id: 'turned-by-hand', label: 'Roll turned by hand: free', kinds: both, stations: ['roll'] },
-  { id: 'nothing-left', label: 'No screw, washer or clip left over', kinds: both, stations: ['housing'] },
+  { id: 'cord-clear', label: 'Cord not crushed under bag or cover', kinds: kindsWith('cord'), stations: ['cord'] },
+  { id: 'turned-by-hand', label: 'Roll turned by hand: free', kinds: kindsWith('roll'), stations: ['roll'] },
+  {
+    id: 'nothing-left',
+    label: 'No screw, washer or clip left over',
+    kinds: kindsWith('housing'),
+    stations: ['housing'],
+  },
+  {
+    id: 'clutch-engages',
+    label: 'Clutch engages leaned back, frees upright',
+    kinds: kindsWith('clutch-engage-arm'),
+    whenOpened: ['clutch', 'sole-plate'],
+    stations: ['clutch-engage-arm'],
+  },
+  {
+    id: 'u-bend-home',
+    label: 'U-bend pushed home',
+    kinds: kindsWith('u-bend'),
+    stations: ['u-bend'],
+  },
+  {
+    id: 'cover-under-lip',
+    label: 'Cover under its lip all along',
+    kinds: kindsWith('turbine-cover-seal'),
+    whenOpened: ['head', 'sole-plate'],
+    stations: ['turbine-cover-seal'],
+  },
+  {
+    id: 'twist-right',
+    label: 'Half twist the right way: roll sweeps to the mouth',
+    kinds: kindsWith('turbine-shaft'),
+    whenOpened: ['roll-out'],
+    stations: ['turbine-shaft'],
+  },
+  {
+    id: 'earth-proved',
+    label: 'Earth proved before power: bare metal to the plug’s pin',
+    kinds: kindsWith('gear-train'),
+    stations: ['gear-train'],
+  },
+  {
+    id: 'joint-cured',
+    label: 'Sealed joint cured',
+    kinds: kindsWith('sealant-joint'),
+    whenOpened: ['fan-chamber'],
+    stations: ['sealant-joint'],
+  },
+  {
+    id: 'fan-nut-left',
+    label: 'Fan nut on by its left-hand thread, fan clear all round',
+    kinds: kindsWith('fan-chamber', 'fan-housing', 'end-shims'),
+    whenOpened: ['fan-chamber', 'motor-out'],
+    stations: ['fan-chamber', 'fan-housing', 'end-shims'],
+  },
+  {
+    id: 'handle-home',
+    label: 'Handle pushed home, no play',
+    kinds: kindsWith('handle-plug-joint', 'handle'),
+    stations: ['handle-plug-joint', 'handle'],
+  },
+  {
+    id: 'pack-seated',
+    label: 'Pack clicked in, contacts bright',
+    kinds: kindsWith('battery-pack'),
+    whenOpened: ['battery', 'motor-bay'],
+    stations: ['battery-pack'],
+  },
+  {
+    id: 'battery-clamps',
+    label: 'Battery clamps tight, vent caps on',
+    kinds: kindsWith('batteries'),
+    whenOpened: ['battery'],
+    stations: ['batteries'],
+  },
+  {
+    id: 'tanks-lids',
+    label: 'Tank lids, screens and float back',
+    kinds: kindsWith('solution-tank', 'recovery-tank'),
+    whenOpened: ['tanks-open'],
+    stations: ['solution-tank', 'recovery-tank'],
+  },
+  {
+    id: 'squeegee-level',
+    label: 'Squeegee level, bends evenly',
+    kinds: kindsWith('squeegee-blades'),
+    stations: ['squeegee-blades'],
+  },
+  {
+    id: 'pressure-lowest',
+    label: 'Deck pressure at its lowest step',
+    kinds: kindsWith('deck-pressure'),
+    stations: ['deck-pressure'],
+  },
 ];
 
 /** Waits with nothing for the hands to do. Hours: common practice, no source. */
@@ -187,43 +276,66 @@ export const places = [
 /** Lines for the customer's care sheet: always, or after one of these faults. Common practice, no source. */
 export const careLines: { kinds: string[]; afterFaults?: string[]; text: string }[] = [
   {
-    kinds: both,
+    kinds: kindsWith('bin', 'bin-or-bag', 'bag', 'outer-bag'),
     text: 'Empty the bin or change the bag before it reaches the line. A full bin is the first cause of heat.',
   },
   {
-    kinds: both,
+    kinds: kindsWith('pre-filter', 'pre-foam'),
     text: 'Wash foam filters in cold water until it runs clear, then dry them a full day before they go back. A second filter keeps the machine in use.',
   },
-  { kinds: both, text: 'A green filter light is no proof: look at the filter itself.' },
   {
-    kinds: both,
+    kinds: kindsWith('filter-indicator', 'indicator-board', 'pre-foam'),
+    text: 'A green filter light is no proof: look at the filter itself.',
+  },
+  {
+    kinds: kindsWith('roll'),
     afterFaults: ['roll-bound-by-hair', 'bearing-rough', 'bristles-worn'],
     text: 'Plug out, then cut hair off the roll along its groove once a month.',
   },
   {
-    kinds: both,
+    kinds: kindsWith('roll', 'fan'),
     afterFaults: ['roll-jammed-by-object', 'head-mouth-blocked', 'fan-broken'],
     text: 'Pick up screws, coins and stones by hand. What rattles in goes through the fan or into the roll.',
   },
   {
-    kinds: [K1],
+    kinds: kindsWith('flat-belt', 'primary-belt'),
     afterFaults: ['belt-broken', 'belt-slipping', 'belt-off-track', 'rubber-on-shaft'],
     text: 'Lift the machine off fringes and loose rugs at once: a stalled roll burns the belt in seconds.',
   },
   {
-    kinds: both,
+    kinds: kindsWith('cut-out'),
     afterFaults: ['thermal-cutout-open', 'filter-clogged', 'hose-clogged', 'felt-clogged'],
     text: 'If it stops by itself, plug out, empty it, look at the filter and let it cool. Do not reset it again and again.',
   },
   {
-    kinds: both,
+    kinds: kindsWith('cord'),
     afterFaults: ['cord-broken-at-grip', 'cord-damaged', 'plug-damaged'],
     text: 'Pull the plug, not the cord; leave a loose bend at the handle.',
   },
   {
-    kinds: [K2],
+    kinds: kindsWith('brush-motor'),
     afterFaults: ['tilt-switch-failed', 'head-board-failed', 'brush-motor-failed', 'water-in-head'],
     text: 'Never on wet floors or fresh carpet powder: the motor sits in the head.',
   },
-  { kinds: both, text: 'Nothing wet, no ash, no fine building dust.' },
+  { kinds: kindsWith('bag', 'bin', 'bin-or-bag', 'outer-bag'), text: 'Nothing wet, no ash, no fine building dust.' },
+  {
+    kinds: kindsWith('battery-pack'),
+    text: 'Charge it cool and dry, with its own charger. A swollen, dented or hot pack is not charged: outside with it.',
+  },
+  {
+    kinds: kindsWith('batteries'),
+    text: 'Charge after every use in moving air, no flame near. Water the cells after charging, never before.',
+  },
+  {
+    kinds: kindsWith('squeegee-blades'),
+    text: 'Wipe the squeegee, rinse both tanks and leave their lids open overnight. Run the suction a minute to dry its fan.',
+  },
+  {
+    kinds: kindsWith('deck-pressure'),
+    text: 'Lowest deck pressure for every floor; take the brushes out to dry.',
+  },
+  {
+    kinds: kindsWith('turbine'),
+    text: 'Coins and screws stop the turbine: pick them up by hand. Turn the roll by hand before each use.',
+  },
 ];

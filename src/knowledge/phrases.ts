@@ -265,6 +265,161 @@ export const complaintPhrases: ComplaintPhrases[] = [
     complaint: 'indicator-never-red',
     phrases: ['filter light never comes on', 'light stays green though filter full', 'indicator never turns red'],
   },
+  {
+    complaint: 'roll-runs-backwards',
+    phrases: [
+      'brush runs backwards',
+      'roller spins the wrong way',
+      'pushes itself away from me',
+      'throws the dirt forward',
+    ],
+  },
+  {
+    complaint: 'weak-only-upright',
+    phrases: [
+      'weak when it stands up',
+      'no suction at the hose when upright',
+      'only sucks when leaned back',
+      'hose has no pull standing up',
+    ],
+  },
+  {
+    complaint: 'clicks-when-driving',
+    phrases: [
+      'clicks when it drives',
+      'clicking when i push it',
+      'ticks going forward',
+      'cracks in the wheels when driving',
+    ],
+  },
+  {
+    complaint: 'drives-one-way',
+    phrases: [
+      'only drives forward',
+      'will not go backwards by itself',
+      'pulls one way only',
+      'self drive works one direction',
+    ],
+  },
+  {
+    complaint: 'drives-by-itself',
+    phrases: ['creeps by itself', 'runs away in neutral', 'will not stay in neutral', 'moves off on its own'],
+  },
+  {
+    complaint: 'scrapes',
+    phrases: ['scraping noise', 'metal scraping inside', 'something rubs when it runs', 'grinding against the housing'],
+  },
+  {
+    complaint: 'short-run-time',
+    phrases: [
+      'battery does not last',
+      'runs only a few minutes',
+      'dies after five minutes on full charge',
+      'charge is gone at once',
+      'range is short',
+    ],
+  },
+  {
+    complaint: 'will-not-charge',
+    phrases: [
+      'will not charge',
+      'charging light stays off',
+      'charger does nothing',
+      'does not take a charge',
+      'light blinks on the charger',
+    ],
+  },
+  {
+    complaint: 'no-solution',
+    phrases: [
+      'no water comes out',
+      'no solution on the floor',
+      'does not spray',
+      'spray stopped',
+      'brush runs dry',
+      'soap does not come',
+    ],
+  },
+  {
+    complaint: 'leaves-streaks',
+    phrases: ['leaves streaks', 'streaks on the floor', 'stripes behind it', 'wet lines on the floor after it'],
+  },
+  {
+    complaint: 'leaves-water',
+    phrases: [
+      'leaves water behind',
+      'floor stays wet',
+      'does not pick the water up',
+      'puddles when turning',
+      'leaves it soaking wet',
+    ],
+  },
+  {
+    complaint: 'recovery-overflows',
+    phrases: [
+      'dirty water overflows',
+      'dirty tank runs over',
+      'spills from the dirty tank',
+      'water runs out at the top',
+    ],
+  },
+  {
+    complaint: 'leaks',
+    phrases: ['it leaks', 'drips on the floor', 'puddle under it overnight', 'water runs out underneath'],
+  },
+  {
+    complaint: 'foams',
+    phrases: ['foams over', 'full of foam', 'suds everywhere', 'tank full of bubbles'],
+  },
+  {
+    complaint: 'throws-water',
+    phrases: ['throws water sideways', 'splashes out of the sides', 'sprays the shelves', 'water flies out beside it'],
+  },
+  {
+    complaint: 'blows-water',
+    phrases: ['blows water out', 'water comes out of the exhaust', 'spits wet dirt out of the back'],
+  },
+  {
+    complaint: 'wears-one-side',
+    phrases: ['wears on one side', 'brush is conical', 'scrubs on one side only', 'pulls to one side'],
+  },
+  {
+    complaint: 'corners-left',
+    phrases: [
+      'leaves the corners',
+      'little brush does not turn',
+      'side brush stopped',
+      'does not clean along the wall',
+    ],
+  },
+  {
+    complaint: 'goes-in-circles',
+    phrases: ['goes in circles', 'gets lost', 'spins on the spot', 'does not find home', 'stops and asks for help'],
+  },
+  {
+    complaint: 'takes-in-rugs',
+    phrases: ['eats the rugs', 'takes the carpet fringe in', 'pulls the mat in', 'swallows rugs'],
+  },
+  {
+    complaint: 'leaves-hair',
+    phrases: ['leaves hair on the sofa', 'does not get hair off cloth', 'pet hair stays on the seat'],
+  },
+  {
+    complaint: 'marks-furniture',
+    phrases: ['marks the furniture', 'scratches the skirting board', 'leaves black marks on the wall'],
+  },
+  {
+    complaint: 'hard-to-carry',
+    phrases: ['hard to carry', 'strap broke', 'hangs crooked on the back', 'cuts into the shoulder'],
+  },
+  {
+    complaint: 'lamp-dark',
+    phrases: ['lamp does not light', 'headlight is out', 'light bulb is dark'],
+  },
+  {
+    complaint: 'meter-stands',
+    phrases: ['hour meter stands', 'hour counter does not move', 'hours do not count up'],
+  },
 ];
 
 export const shippedPhrases = phraseBook(complaintPhrases);

@@ -1,4 +1,5 @@
 import type { PlanRule } from '@/core/service/planDue';
+import { firstOf } from './where';
 
 /** What comes due on a machine, and what counts as done. Common practice, no source. */
 export interface PlanItem extends PlanRule {
@@ -12,14 +13,11 @@ export interface PlanItem extends PlanRule {
   steps: string[];
 }
 
-const K1 = 'upright-shaft-belt';
-const K2 = 'upright-brush-motor';
-
 export const planItems: PlanItem[] = [
   {
     id: 'pre-filter-wash',
     label: 'Wash the pre-motor filter',
-    stations: { [K1]: 'pre-filter', [K2]: 'pre-foam' },
+    stations: firstOf('pre-filter', 'pre-foam'),
     makerDays: 90,
     benchDays: 90,
     heavyDays: 30,
@@ -29,7 +27,7 @@ export const planItems: PlanItem[] = [
   {
     id: 'pre-filter-new',
     label: 'New pre-motor filter',
-    stations: { [K1]: 'pre-filter', [K2]: 'pre-foam' },
+    stations: firstOf('pre-filter', 'pre-foam'),
     makerDays: null,
     benchDays: 365,
     parts: ['filter'],
@@ -38,7 +36,7 @@ export const planItems: PlanItem[] = [
   {
     id: 'exhaust-filter',
     label: 'Exhaust filter',
-    stations: { [K1]: 'exhaust-filter', [K2]: 'exhaust-filter' },
+    stations: firstOf('exhaust-filter', 'post-filter', 'exhaust-foam'),
     makerDays: 365,
     benchDays: 365,
     parts: ['filter'],
@@ -47,7 +45,7 @@ export const planItems: PlanItem[] = [
   {
     id: 'roll-hair',
     label: 'Hair off the roll',
-    stations: { [K1]: 'roll', [K2]: 'roll' },
+    stations: firstOf('roll', 'brush', 'brush-front'),
     makerDays: null,
     benchDays: 90,
     heavyDays: 30,
@@ -57,7 +55,7 @@ export const planItems: PlanItem[] = [
   {
     id: 'flat-belt',
     label: 'Flat belt',
-    stations: { [K1]: 'flat-belt' },
+    stations: firstOf('flat-belt'),
     makerDays: null,
     benchDays: 365,
     heavyDays: 180,
@@ -67,7 +65,7 @@ export const planItems: PlanItem[] = [
   {
     id: 'toothed-belt-look',
     label: 'Look at the belt’s teeth',
-    stations: { [K2]: 'toothed-belt' },
+    stations: firstOf('toothed-belt', 'roll-belt', 'belt-2'),
     makerDays: null,
     benchDays: 365,
     parts: ['belt'],
@@ -76,7 +74,7 @@ export const planItems: PlanItem[] = [
   {
     id: 'neck-hose-look',
     label: 'Look at the neck hose',
-    stations: { [K2]: 'neck-hose' },
+    stations: firstOf('neck-hose', 'internal-hose'),
     makerDays: null,
     benchDays: 365,
     parts: ['hose'],
@@ -85,11 +83,50 @@ export const planItems: PlanItem[] = [
   {
     id: 'safety-test',
     label: 'Electrical safety test',
-    stations: { [K1]: 'cord', [K2]: 'cord' },
+    stations: firstOf('cord', 'charger'),
     makerDays: null,
     benchDays: 365,
     parts: [],
     steps: ['electrical-check'],
     tradeOnly: true,
+  },
+  {
+    id: 'deck-belts-look',
+    label: 'Look at the deck belts',
+    stations: firstOf('belt-front', 'belt'),
+    makerDays: null,
+    benchDays: 180,
+    heavyDays: 90,
+    parts: ['belt'],
+    steps: [],
+  },
+  {
+    id: 'squeegee-turn',
+    label: 'Turn or renew the squeegee blades',
+    stations: firstOf('squeegee-blades'),
+    makerDays: null,
+    benchDays: 90,
+    heavyDays: 30,
+    parts: ['squeegee'],
+    steps: ['squeegee-level'],
+  },
+  {
+    id: 'battery-look',
+    label: 'Battery water, cables, rest voltage',
+    stations: firstOf('batteries'),
+    makerDays: 30,
+    benchDays: 30,
+    parts: ['battery'],
+    steps: [],
+  },
+  {
+    id: 'felt-gasket',
+    label: 'Felt gasket',
+    stations: firstOf('felt-gasket'),
+    makerDays: null,
+    benchDays: 540,
+    heavyDays: 365,
+    parts: ['seal'],
+    steps: [],
   },
 ];

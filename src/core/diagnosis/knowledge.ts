@@ -38,11 +38,15 @@ export interface Access {
   bares: string[];
 }
 
+/** Where the current comes from, and so how the machine is made dead before it is opened. */
+export type Supply = 'mains' | 'pack' | 'lead-acid' | 'air';
+
 export interface Kind {
   id: string;
   number: number;
   label: string;
   blurb: string;
+  supply: Supply;
   lines: { line: LineId; label: string; stations: Station[] }[];
   access: Access[];
   /** Sealed vacuum at the machine's own inlet when healthy, kPa. */
@@ -169,13 +173,24 @@ export interface Knowledge {
   cautions: Caution[];
 }
 
-/** The checks of a kind, with only the aspects and outcomes that it has. */
+/** "Plug out", in the words of a machine that has no plug, and the caution that goes with it. */
+const MADE_DEAD: Record<Supply, { words: string; caution: string | null }> = {
+  mains: { words: 'Plug out', caution: 'unplug-before-opening' },
+  pack: { words: 'Pack out', caution: 'battery-out-before-opening' },
+  'lead-acid': { words: 'Key and battery plug out', caution: 'battery-out-before-opening' },
+  air: { words: 'Hose off the wall', caution: null },
+};
+
+/** The checks of a kind, with only the aspects and outcomes that it has, in the words of its supply. */
 export function checksOf(knowledge: Knowledge, kindId: string): Check[] {
   const has = (x: { kinds?: string[] }) => !x.kinds || x.kinds.includes(kindId);
+  const dead = MADE_DEAD[knowledge.kinds.find((k) => k.id === kindId)?.supply ?? 'mains'];
   return knowledge.checks
     .filter((c) => c.kinds.includes(kindId))
     .map((c) => ({
       ...c,
+      how: c.how.map((line) => line.replace('Plug out', dead.words).replace('plug out', dead.words.toLowerCase())),
+      cautions: c.cautions.flatMap((id) => (id === 'unplug-before-opening' ? (dead.caution ?? []) : id)),
       aspects: c.aspects.filter(has).map((a) => ({ ...a, outcomes: a.outcomes.filter(has) })),
     }));
 }

@@ -1,6 +1,6 @@
 import { accessPath } from './accessCosts';
 import { faultsOf } from './compileKind';
-import { checksOf, STRENGTHS, type Knowledge } from './knowledge';
+import { checksOf, STRENGTHS, type Check, type Knowledge } from './knowledge';
 
 /**
  * Dead ends in the knowledge, one sentence each; an empty list means that it can be used: every id that is named
@@ -62,12 +62,17 @@ export function problemsIn(knowledge: Knowledge): string[] {
       unique(at(`check ${check.id}: outcome`), outcomes);
       for (const aspect of check.aspects) {
         if (aspect.outcomes.length < 2) say(at(`check ${check.id}/${aspect.id} has fewer than two outcomes`));
+        for (const o of aspect.outcomes)
+          if ((o.proves ?? []).filter((f) => faultIds.has(f)).length > 1)
+            say(at(`check ${check.id}=${o.id} would prove two faults at once`));
         for (const o of aspect.outcomes) named(at(`check ${check.id}=${o.id}`), o.raises);
         if (aspect.reading)
           for (const o of aspect.outcomes)
             if (!aspect.reading.classes.some((c) => c.outcome === o.id))
               say(at(`check ${check.id}/${aspect.id}: no reading is ${o.id}`));
       }
+      const sums = checkLeaks(check);
+      if (sums) say(at(`check ${check.id}/${sums}: abnormal outcomes show too often with nothing wrong`));
       const moves = faults.some((f) => f.shows.some((s) => s.check === check.id && outcomes.includes(s.outcome)));
       if (!moves) say(at(`check ${check.id} moves nothing`));
     }
@@ -106,4 +111,9 @@ export function problemsIn(knowledge: Knowledge): string[] {
         say(`fault ${fault.id} shows ${show.check}=${show.outcome}, which is not there`);
     }
   return problems;
+}
+
+/** The aspect whose abnormal outcomes are all but sure to show in a sound machine, if any. */
+function checkLeaks(check: Check): string | undefined {
+  return check.aspects.find((a) => a.outcomes.slice(1).reduce((sum, o) => sum + (a.leak?.[o.id] ?? 0), 0) > 0.7)?.id;
 }

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -15,8 +16,6 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-
-export const MAINS_VOLTS = [100, 110, 120, 127, 220, 230, 240];
 
 /** One finding: either an outcome by id, or a reading with its unit. */
 export class FindingDto {
@@ -46,7 +45,7 @@ export class FindingRequestDto {
   @IsString()
   kind!: string;
 
-  @IsIn(MAINS_VOLTS, { message: `One of ${MAINS_VOLTS.join(', ')} V.` })
+  @IsIn(SUPPLY_VOLTS, { message: `One of ${SUPPLY_VOLTS.join(', ')} V.` })
   mainsV!: number;
 
   @IsOptional()

@@ -187,7 +187,7 @@ export async function jobView(db: Db, id: number): Promise<JobView> {
       endsAt: w.ends_at.toISOString(),
       endedAt: w.ended_at?.toISOString() ?? null,
     })),
-    proofs: proofItems(complaints).map((item) => {
+    proofs: proofItems(kind, complaints).map((item) => {
       const made = proofs.find((p) => p.item === item.id);
       const earlier = inForce.find(
         (f) => item.before && f.check_id === item.before.check && (f.condition ?? undefined) === item.before.condition,

@@ -1,5 +1,6 @@
-import type { Complaint } from '@/core/diagnosis/knowledge';
+import { checksOf, type Complaint, type Kind } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
+import { kindsWith } from '@/knowledge/where';
 
 export interface ProofItem {
   id: string;
@@ -10,28 +11,33 @@ export interface ProofItem {
   before: { check: string; condition?: string } | null;
 }
 
-/** What must be shown before a machine may leave: every complaint re-tested, roll free, run, electrical check. */
-export function proofItems(complaints: string[]): ProofItem[] {
+const plain = { required: true, quantity: null, before: null };
+
+/** What must be shown before a machine of this kind may leave: every complaint re-tested, free by hand, run, measured. */
+export function proofItems(kind: Kind, complaints: string[]): ProofItem[] {
   const label = (id: string) => knowledge.complaints.find((c: Complaint) => c.id === id)?.label ?? id;
-  return [
-    { id: 'electrical-check', label: 'Electrical check by local rules', required: true, quantity: null, before: null },
-    { id: 'roll-free', label: 'Roll free by hand', required: true, quantity: null, before: null },
-    ...complaints.map((id) => ({
-      id: `complaint:${id}`,
-      label: `Gone: ${label(id).toLowerCase()}`,
-      required: true,
-      quantity: null,
-      before: null,
-    })),
-    {
-      id: 'run-3-min',
-      label: 'Three minutes’ run, sound and smell clean',
-      required: true,
-      quantity: null,
-      before: null,
+  const has = (...stations: string[]) => kindsWith(...stations).includes(kind.id);
+  const checks = new Set(checksOf(knowledge, kind.id).map((c) => c.id));
+  const items: (ProofItem | false)[] = [
+    kind.supply === 'mains' && { id: 'electrical-check', label: 'Electrical check by local rules', ...plain },
+    (kind.supply === 'pack' || kind.supply === 'lead-acid') && {
+      id: 'pack-check',
+      label: 'Pack or batteries: no damage, no heat, seated',
+      ...plain,
     },
-    { id: 'roll-speed', label: 'Roll speed', required: false, quantity: 'speed', before: { check: 'roll-speed' } },
-    {
+    has('roll') && { id: 'roll-free', label: 'Roll free by hand', ...plain },
+    has('brush', 'brush-front') && { id: 'roll-free', label: 'Brush free by hand', ...plain },
+    ...complaints.map((id) => ({ id: `complaint:${id}`, label: `Gone: ${label(id).toLowerCase()}`, ...plain })),
+    { id: 'run-3-min', label: 'Three minutes’ run, sound and smell clean', ...plain },
+    has('squeegee-blades') && { id: 'floor-dry', label: 'Floor dry behind it, straight and in a turn', ...plain },
+    checks.has('roll-speed') && {
+      id: 'roll-speed',
+      label: 'Roll speed',
+      required: false,
+      quantity: 'speed',
+      before: { check: 'roll-speed' },
+    },
+    checks.has('inlet-vacuum') && {
       id: 'sealed-vacuum',
       label: 'Sealed vacuum at the machine',
       required: false,
@@ -39,4 +45,5 @@ export function proofItems(complaints: string[]): ProofItem[] {
       before: { check: 'inlet-vacuum', condition: 'machine' },
     },
   ];
+  return items.filter((i) => i !== false);
 }

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -54,7 +55,7 @@ export class PutModelDto {
   @Length(1, 80, { message: 'Choose the kind.' })
   kind!: string;
 
-  @IsIn([100, 110, 120, 127, 220, 230, 240], { message: 'A mains voltage: 100 to 240 V.' })
+  @IsIn(SUPPLY_VOLTS, { message: 'A mains voltage of 100 to 240 V, or that of a pack: 12 to 48 V.' })
   mainsV!: number;
 
   @IsInt({ message: 'Whole months; 0 for none.' })

@@ -11,14 +11,14 @@ const CUSTOMERS = 5;
 export async function search(words: string): Promise<SearchRow[]> {
   if (words.trim() === '') return [];
   const db = database();
-  const both = (forgiving: boolean) =>
+  const both = (forgiving: false | 'only') =>
     Promise.all([
       searchMachines(db, words, MACHINES, 0, { forgiving }),
       searchCustomers(db, words, CUSTOMERS, 0, { forgiving }),
     ]);
   let [machines, customers] = await both(false);
   // Typing errors are forgiven only when nothing at all answers as it was typed.
-  if (machines.length + customers.length === 0) [machines, customers] = await both(true);
+  if (machines.length + customers.length === 0) [machines, customers] = await both('only');
   return [
     ...machines.map((m) => ({ sort: 'machine' as const, ...listView(m) })),
     ...customers.map((c) => ({

@@ -1,3 +1,4 @@
+import { MAINS_VOLTS } from '@/core/units/supplyVolts';
 import { IsIn, IsInt, IsString, Length, Max, Min } from 'class-validator';
 import { JobDeedDto } from '../jobDeed/dto';
 
@@ -11,7 +12,7 @@ export class AmendShopDto extends JobDeedDto {
   @Length(1, 60, { message: 'A time zone, such as Europe/Oslo.' })
   zone!: string;
 
-  @IsIn([100, 110, 120, 127, 220, 230, 240], { message: 'A mains voltage: 100 to 240 V.' })
+  @IsIn(MAINS_VOLTS, { message: 'A mains voltage: 100 to 240 V.' })
   mainsV!: number;
 
   @IsIn(['A4', 'Letter'], { message: 'A4 or Letter.' })

@@ -10,6 +10,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
 import { knowledge } from '@/knowledge';
 import type { ModelView } from '@/shop/models/dto';
 import { EditSheet, type EditField } from '../parts/EditSheet';
@@ -17,7 +18,6 @@ import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { readStations, stationLines } from './stationLines';
 
-const MAINS = [100, 110, 120, 127, 220, 230, 240];
 const kindLabel = (id: string) => knowledge.kinds.find((k) => k.id === id)?.label ?? id;
 const stationLabel = (kind: string, id: string) =>
   knowledge.kinds
@@ -70,9 +70,9 @@ function fields(kindId: string): EditField[] {
     },
     {
       name: 'mainsV',
-      label: 'Mains',
+      label: 'Supply',
       sort: 'choice',
-      choices: MAINS.map((v) => ({ value: String(v), label: `${v} V` })),
+      choices: SUPPLY_VOLTS.map((v) => ({ value: String(v), label: `${v} V` })),
       span: 3,
     },
     { name: 'warrantyMonths', label: 'Warranty, months', sort: 'number', span: 3 },
@@ -125,7 +125,7 @@ export function ModelsScreen({ models, mayPut }: { models: ModelView[]; mayPut: 
                 {[
                   'Model',
                   'Kind',
-                  'Mains',
+                  'Supply',
                   'Warranty',
                   'Belts',
                   'Bearings',

@@ -5,11 +5,10 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { MAINS_VOLTS } from '@/core/units/supplyVolts';
 import type { ShopView } from '@/shop/shopBook/dto';
 import { EditSheet } from '../parts/EditSheet';
 import { TermList } from '../parts/TermList';
-
-const MAINS = [100, 110, 120, 127, 220, 230, 240];
 
 const values = (s: ShopView) => ({
   name: s.name,
@@ -57,7 +56,7 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
               name: 'mainsV',
               label: 'Mains',
               sort: 'choice',
-              choices: MAINS.map((v) => ({ value: String(v), label: `${v} V` })),
+              choices: MAINS_VOLTS.map((v) => ({ value: String(v), label: `${v} V` })),
               span: 3,
             },
             {

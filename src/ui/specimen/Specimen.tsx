@@ -27,6 +27,7 @@ const allLines: Kind = {
   id: 'specimen',
   number: 0,
   label: 'Specimen',
+  supply: 'mains' as const,
   blurb: '',
   lines: [
     {

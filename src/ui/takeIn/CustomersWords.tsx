@@ -34,7 +34,9 @@ export function CustomersWords({ form, kindId, wordsBox }: Props) {
   const words = useDeferredValue(v.words);
   const heard = useMemo(() => {
     const known = new Set(complaints.map((c) => c.id));
-    return proposeComplaints(shippedPhrases, words.slice(0, HEARD_CHARACTERS), 8).filter((p) => known.has(p.complaint));
+    return proposeComplaints(shippedPhrases, words.slice(0, HEARD_CHARACTERS), 24)
+      .filter((p) => known.has(p.complaint))
+      .slice(0, 8);
   }, [words, complaints]);
   const proposed = heard.filter((p) => !v.complaints.includes(p.complaint)).slice(0, MOST);
   const accept = (at: number) => {

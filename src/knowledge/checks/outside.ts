@@ -1,15 +1,10 @@
-import type { Check } from '@/core/diagnosis/knowledge';
-
-const both = ['upright-shaft-belt', 'upright-brush-motor'];
-const shaftBelt = ['upright-shaft-belt'];
-const brushMotor = ['upright-brush-motor'];
+import type { CheckText } from '../assemble';
 
 /** What is asked, looked at, turned and heard with nothing opened. Minutes: common practice, no source. */
-export const checksOutside: Check[] = [
+export const outsideChecks: CheckText[] = [
   {
     id: 'brush-switch-position',
     label: 'Brush switch position',
-    kinds: brushMotor,
     how: ['Look at the brush switch on the handle.', 'Work it on and off once.', 'Leave it on.'],
     minutes: 0.2,
     access: 'outside',
@@ -31,7 +26,6 @@ export const checksOutside: Check[] = [
   {
     id: 'floor-setting',
     label: 'Floor setting',
-    kinds: both,
     how: ['Read the floor or height setting.', 'Is the handle parked upright?', 'Set it to carpet and lean it back.'],
     minutes: 0.2,
     access: 'outside',
@@ -53,7 +47,6 @@ export const checksOutside: Check[] = [
   {
     id: 'handle-seated',
     label: 'Handle pushed home',
-    kinds: brushMotor,
     how: [
       'Pull and push the handle along the wand.',
       'A click and no play is home.',
@@ -78,7 +71,6 @@ export const checksOutside: Check[] = [
   {
     id: 'finger-turn',
     label: 'Turn the roll by hand',
-    kinds: both,
     how: [
       'Plug out.',
       'Turn the roll with a finger from outside, half a turn each way.',
@@ -105,7 +97,6 @@ export const checksOutside: Check[] = [
   {
     id: 'run-seconds',
     label: 'Run it for seconds',
-    kinds: both,
     how: [
       'Head off the floor, hands clear.',
       'On for three seconds: watch the roll, listen, smell.',
@@ -120,8 +111,11 @@ export const checksOutside: Check[] = [
       {
         id: 'roll',
         label: 'Roll',
+        onlyWith: ['roll', 'brush', 'brush-front', 'brush-motor'],
+        leak: { 'roll-backwards': 0.001, 'roll-bursts': 0.005, 'roll-slow': 0.01, 'roll-none': 0.004 },
         outcomes: [
           { id: 'roll-normal', label: 'turns normally' },
+          { id: 'roll-backwards', label: 'runs backwards', proves: ['belt-twisted-wrong'] },
           { id: 'roll-bursts', label: 'in bursts' },
           { id: 'roll-slow', label: 'slow' },
           { id: 'roll-none', label: 'does not turn' },
@@ -136,9 +130,11 @@ export const checksOutside: Check[] = [
           { id: 'sound-squeal', label: 'squeal' },
           { id: 'sound-ratchet', label: 'ratchet' },
           { id: 'sound-harsh', label: 'harsh' },
+          { id: 'sound-hiss', label: 'hiss' },
+          { id: 'sound-scrape', label: 'scrape' },
           { id: 'sound-silent', label: 'nothing runs' },
         ],
-        leak: { 'sound-silent': 0.002 },
+        leak: { 'sound-hiss': 0.01, 'sound-scrape': 0.003, 'sound-silent': 0.002 },
       },
       {
         id: 'smell',
@@ -153,7 +149,6 @@ export const checksOutside: Check[] = [
   {
     id: 'wind-down-listen',
     label: 'Listen to it wind down',
-    kinds: both,
     how: [
       'Run a few seconds, switch off.',
       'Listen until it stands still.',
@@ -179,7 +174,6 @@ export const checksOutside: Check[] = [
   {
     id: 'roll-speed',
     label: 'Roll speed',
-    kinds: both,
     how: [
       'Reflective mark on the roll.',
       'Head off the floor, tachometer square to it.',
@@ -218,9 +212,8 @@ export const checksOutside: Check[] = [
   {
     id: 'motor-current',
     label: 'Current by clamp',
-    kinds: both,
     how: [
-      'Line splitter on the plug, clamp round one conductor.',
+      'Clamp round one conductor: a line splitter on the plug, or the battery’s lead.',
       'Run ten seconds with the roll turning.',
       'Read when it has settled.',
     ],
@@ -259,7 +252,6 @@ export const checksOutside: Check[] = [
   {
     id: 'breaker-reset',
     label: 'Cut-out or breaker',
-    kinds: both,
     how: [
       'Plug out. Find the reset button.',
       'Press it: a click means that it had tripped.',
@@ -279,12 +271,20 @@ export const checksOutside: Check[] = [
         ],
         leak: { clicked: 0.005 },
       },
+      {
+        id: 'head-reset',
+        label: 'In the head',
+        outcomes: [
+          { id: 'head-was-not-tripped', label: 'was not tripped' },
+          { id: 'head-clicked', label: 'clicked', proves: ['head-breaker-tripped'] },
+        ],
+        leak: { 'head-clicked': 0.003 },
+      },
     ],
   },
   {
     id: 'wet-signs',
     label: 'Signs of water',
-    kinds: both,
     how: [
       'Look into head, bin and filter bay with a lamp.',
       'Mud, mildew, rust on screws, a swollen filter.',
@@ -311,7 +311,6 @@ export const checksOutside: Check[] = [
   {
     id: 'cord-look',
     label: 'Look along the cord',
-    kinds: both,
     how: [
       'Plug out. Run the cord through the fingers.',
       'Nicks, crushed places, tape, loose grip.',
@@ -345,7 +344,6 @@ export const checksOutside: Check[] = [
   {
     id: 'cord-flex',
     label: 'Flex the cord under power',
-    kinds: both,
     how: [
       'Cord looked at first: no damage may be seen.',
       'Run it, bend the cord at grip and plug, not with bare wire near.',
@@ -371,7 +369,6 @@ export const checksOutside: Check[] = [
   {
     id: 'outlet-test',
     label: 'Another machine on the outlet',
-    kinds: both,
     how: [
       'Plug a lamp or a known machine into the same outlet.',
       'Ask which outlet was used at home.',
@@ -396,7 +393,6 @@ export const checksOutside: Check[] = [
   {
     id: 'bristle-height',
     label: 'Bristle height',
-    kinds: both,
     how: [
       'Machine on its back, plug out.',
       'Rule across the running face.',
@@ -426,12 +422,20 @@ export const checksOutside: Check[] = [
           basis: 'common practice, no source',
         },
       },
+      {
+        id: 'strip',
+        label: 'Strip',
+        outcomes: [
+          { id: 'strip-stands', label: 'stands' },
+          { id: 'strip-short', label: 'worn flat', proves: ['bristle-strip-worn'] },
+        ],
+        leak: { 'strip-short': 0.003 },
+      },
     ],
   },
   {
     id: 'frame-look',
     label: 'Frame, wheels, handle',
-    kinds: both,
     how: ['Stand it upright and rock it.', 'Roll the wheels, work the latches.', 'Look for cracks and missing screws.'],
     minutes: 1,
     access: 'outside',
@@ -463,12 +467,65 @@ export const checksOutside: Check[] = [
           { id: 'housing-cracked', label: 'cracked', proves: ['housing-cracked'] },
         ],
       },
+      {
+        id: 'axle',
+        label: 'Axle',
+        outcomes: [
+          { id: 'axle-firm', label: 'firm' },
+          { id: 'axle-loose', label: 'loose', proves: ['axle-worn'] },
+        ],
+        leak: { 'axle-loose': 0.003 },
+      },
+      {
+        id: 'bail',
+        label: 'Handle bail',
+        outcomes: [
+          { id: 'bail-firm', label: 'firm' },
+          { id: 'bail-loose', label: 'loose', proves: ['handle-bail-loose'] },
+        ],
+        leak: { 'bail-loose': 0.003 },
+      },
+      {
+        id: 'guard',
+        label: 'Guard',
+        outcomes: [
+          { id: 'guard-there', label: 'there' },
+          { id: 'guard-missing', label: 'missing', proves: ['guard-missing'] },
+        ],
+        leak: { 'guard-missing': 0.003 },
+      },
+      {
+        id: 'base',
+        label: 'Nozzle base',
+        outcomes: [
+          { id: 'base-sound', label: 'sound' },
+          { id: 'base-cracked', label: 'cracked', proves: ['nozzle-base-cracked'] },
+        ],
+        leak: { 'base-cracked': 0.003 },
+      },
+      {
+        id: 'detent',
+        label: 'Neck detent',
+        outcomes: [
+          { id: 'detent-holds', label: 'holds' },
+          { id: 'detent-worn', label: 'worn', proves: ['detent-worn'] },
+        ],
+        leak: { 'detent-worn': 0.003 },
+      },
+      {
+        id: 'housing-detent',
+        label: 'Housing detent',
+        outcomes: [
+          { id: 'housing-detent-holds', label: 'holds' },
+          { id: 'housing-detent-worn', label: 'worn', proves: ['housing-detent-worn'] },
+        ],
+        leak: { 'housing-detent-worn': 0.003 },
+      },
     ],
   },
   {
     id: 'head-lamp-look',
     label: 'Head lamp',
-    kinds: brushMotor,
     how: [
       'Machine on, brush switch on.',
       'Is the lamp in the head lit?',
@@ -495,7 +552,6 @@ export const checksOutside: Check[] = [
   {
     id: 'indicator-test',
     label: 'Filter light test',
-    kinds: shaftBelt,
     how: [
       'Machine on, palm over the hose end for three seconds.',
       'The light must turn.',

@@ -1,18 +1,12 @@
-import type { Fault } from '@/core/diagnosis/knowledge';
+import type { FaultText } from '../assemble';
 
-const K1 = 'upright-shaft-belt';
-const K2 = 'upright-brush-motor';
 const basis = 'common practice, no source';
 
 /** Motor shaft to bristle. How common, and how surely each shows: common practice, no source. */
-export const faultsDrive: Fault[] = [
+export const driveFaults: FaultText[] = [
   {
     id: 'belt-broken',
     label: 'Belt broken',
-    kinds: {
-      [K1]: { station: 'flat-belt', common: 'very common' },
-      [K2]: { station: 'toothed-belt', common: 'common' },
-    },
     complaints: [
       { complaint: 'roll-not-turning', strength: 'always' },
       { complaint: 'burning-smell', strength: 'rarely' },
@@ -30,10 +24,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'belt-off-track',
     label: 'Belt off its track',
-    kinds: {
-      [K1]: { station: 'flat-belt', common: 'common', afterRepair: 'very common' },
-      [K2]: { station: 'toothed-belt', common: 'common' },
-    },
     complaints: [
       { complaint: 'roll-not-turning', strength: 'always' },
       { complaint: 'squeal', strength: 'rarely' },
@@ -51,7 +41,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'belt-slipping',
     label: 'Belt slipping, stretched or glazed',
-    kinds: { [K1]: { station: 'flat-belt', common: 'very common', fromAgeYears: 1 } },
     complaints: [
       { complaint: 'roll-slow', strength: 'usually' },
       { complaint: 'burning-smell', strength: 'often' },
@@ -69,6 +58,7 @@ export const faultsDrive: Fault[] = [
       { check: 'run-seconds', outcome: 'smell-burning', strength: 'often' },
       { check: 'roll-speed', outcome: 'speed-low', strength: 'usually' },
       { check: 'shaft-look', outcome: 'shaft-rubbered', strength: 'sometimes' },
+      { check: 'sole-plate-look', outcome: 'rubber-crumbs', strength: 'often' },
     ],
     repair: { label: 'Fit a new belt and run it', minutes: 6, access: 'roll-out', parts: ['belt'], power: true },
     basis,
@@ -76,7 +66,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'belt-teeth-worn',
     label: 'Belt teeth worn',
-    kinds: { [K2]: { station: 'toothed-belt', common: 'common', fromAgeYears: 2 } },
     complaints: [
       { complaint: 'ratchet-noise', strength: 'usually' },
       { complaint: 'roll-slow', strength: 'often' },
@@ -103,7 +92,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'roll-bound-by-hair',
     label: 'Roll bound by hair',
-    kinds: { [K1]: { station: 'roll', common: 'very common' }, [K2]: { station: 'roll', common: 'very common' } },
     complaints: [
       { complaint: 'roll-slow', strength: 'often' },
       { complaint: 'roll-stops-and-starts', strength: 'often' },
@@ -129,7 +117,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'roll-jammed-by-object',
     label: 'Roll jammed by an object',
-    kinds: { [K1]: { station: 'roll', common: 'common' }, [K2]: { station: 'roll', common: 'common' } },
     complaints: [
       { complaint: 'roll-not-turning', strength: 'usually' },
       { complaint: 'ratchet-noise', strength: 'often' },
@@ -150,10 +137,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'bearing-rough',
     label: 'Roll bearing rough',
-    kinds: {
-      [K1]: { station: 'roll-bearings', common: 'common' },
-      [K2]: { station: 'roll-bearings', common: 'common' },
-    },
     complaints: [
       { complaint: 'squeal', strength: 'often' },
       { complaint: 'roll-slow', strength: 'sometimes' },
@@ -182,10 +165,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'endcap-misseated',
     label: 'End cap not in its notch',
-    kinds: {
-      [K1]: { station: 'end-caps', common: 'occasional', afterRepair: 'common' },
-      [K2]: { station: 'end-caps', common: 'occasional', afterRepair: 'common' },
-    },
     complaints: [
       { complaint: 'rattle', strength: 'usually' },
       { complaint: 'roll-slow', strength: 'sometimes' },
@@ -203,10 +182,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'bristles-worn',
     label: 'Bristles worn short',
-    kinds: {
-      [K1]: { station: 'bristles', common: 'common', fromAgeYears: 2 },
-      [K2]: { station: 'bristles', common: 'common', fromAgeYears: 2 },
-    },
     complaints: [
       { complaint: 'roll-slow', strength: 'often' },
       { complaint: 'weak-suction', strength: 'rarely' },
@@ -218,7 +193,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'height-wrong',
     label: 'Height setting wrong',
-    kinds: { [K1]: { station: 'height-setting', common: 'occasional', afterRepair: 'common' } },
     complaints: [
       { complaint: 'roll-slow', strength: 'often' },
       { complaint: 'hard-to-push', strength: 'often' },
@@ -233,7 +207,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'floor-setting-wrong',
     label: 'Floor setting keeps the roll off',
-    kinds: { [K2]: { station: 'brush-switch', common: 'occasional' } },
     complaints: [{ complaint: 'roll-not-turning', strength: 'always' }],
     shows: [
       { check: 'floor-setting', outcome: 'hard-floor', strength: 'usually' },
@@ -251,7 +224,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'rubber-on-shaft',
     label: 'Melted rubber on the motor shaft',
-    kinds: { [K1]: { station: 'motor-shaft', common: 'occasional' } },
     complaints: [
       { complaint: 'roll-slow', strength: 'sometimes' },
       { complaint: 'burning-smell', strength: 'often' },
@@ -275,7 +247,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'belt-cover-off',
     label: 'Belt cover loose or missing',
-    kinds: { [K1]: { station: 'belt-cover', common: 'rare', afterRepair: 'common' } },
     complaints: [
       { complaint: 'rattle', strength: 'usually' },
       { complaint: 'ratchet-noise', strength: 'sometimes' },
@@ -290,7 +261,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'motor-sprocket-worn',
     label: 'Motor sprocket worn',
-    kinds: { [K2]: { station: 'brush-motor-sprocket', common: 'rare', fromAgeYears: 3 } },
     complaints: [
       { complaint: 'ratchet-noise', strength: 'usually' },
       { complaint: 'roll-slow', strength: 'sometimes' },
@@ -306,7 +276,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'roll-sprocket-worn',
     label: 'Roll sprocket worn',
-    kinds: { [K2]: { station: 'roll-sprocket', common: 'rare', fromAgeYears: 3 } },
     complaints: [
       { complaint: 'ratchet-noise', strength: 'usually' },
       { complaint: 'roll-slow', strength: 'sometimes' },
@@ -322,7 +291,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'wheels-bound',
     label: 'Wheels bound',
-    kinds: { [K1]: { station: 'wheels', common: 'occasional' }, [K2]: { station: 'wheels', common: 'occasional' } },
     complaints: [{ complaint: 'hard-to-push', strength: 'usually' }],
     shows: [{ check: 'frame-look', outcome: 'wheels-bound', strength: 'always' }],
     repair: { label: 'Clear the wheels, roll it', minutes: 5, access: 'outside', power: false },
@@ -331,7 +299,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'handle-lock-worn',
     label: 'Handle lock worn',
-    kinds: { [K1]: { station: 'handle-lock', common: 'rare' }, [K2]: { station: 'handle-lock', common: 'rare' } },
     complaints: [{ complaint: 'will-not-stand', strength: 'always' }],
     shows: [{ check: 'frame-look', outcome: 'lock-slips', strength: 'always' }],
     repair: { label: 'Fit a new handle lock', minutes: 12, access: 'sole-plate', power: false },
@@ -340,7 +307,6 @@ export const faultsDrive: Fault[] = [
   {
     id: 'housing-cracked',
     label: 'Housing cracked',
-    kinds: { [K1]: { station: 'housing', common: 'rare' }, [K2]: { station: 'housing', common: 'rare' } },
     complaints: [
       { complaint: 'rattle', strength: 'often' },
       { complaint: 'weak-suction', strength: 'sometimes' },
@@ -349,13 +315,12 @@ export const faultsDrive: Fault[] = [
       { check: 'frame-look', outcome: 'housing-cracked', strength: 'always' },
       { check: 'run-seconds', outcome: 'sound-rattle', strength: 'often' },
     ],
-    repair: { label: 'Replace the cracked shell', minutes: 25, access: 'sole-plate', power: true },
+    repair: { label: 'Replace the cracked shell', minutes: 25, access: 'outside', power: true },
     basis,
   },
   {
     id: 'latch-broken',
     label: 'Latch broken',
-    kinds: { [K1]: { station: 'latches', common: 'rare' }, [K2]: { station: 'latches', common: 'rare' } },
     complaints: [
       { complaint: 'weak-suction', strength: 'often' },
       { complaint: 'rattle', strength: 'sometimes' },

@@ -1,7 +1,6 @@
-import type { Fault, Show } from '@/core/diagnosis/knowledge';
+import type { Show } from '@/core/diagnosis/knowledge';
+import type { FaultText } from '../assemble';
 
-const K1 = 'upright-shaft-belt';
-const K2 = 'upright-brush-motor';
 const basis = 'common practice, no source';
 
 /** The sealed vacuum from the lossy piece on: `before` is still good. */
@@ -16,14 +15,10 @@ const weakEverywhere: Show[] = [
 ];
 
 /** Floor to exhaust. How common, and how surely each shows: common practice, no source. */
-export const faultsAir: Fault[] = [
+export const airFaults: FaultText[] = [
   {
     id: 'filter-clogged',
     label: 'Pre-motor filter clogged',
-    kinds: {
-      [K1]: { station: 'pre-filter', common: 'very common' },
-      [K2]: { station: 'pre-foam', common: 'very common' },
-    },
     complaints: [
       { complaint: 'weak-suction', strength: 'usually' },
       { complaint: 'no-suction', strength: 'sometimes' },
@@ -44,7 +39,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'felt-clogged',
     label: 'Pre-motor felt clogged',
-    kinds: { [K2]: { station: 'pre-felt', common: 'common' } },
     complaints: [
       { complaint: 'weak-suction', strength: 'usually' },
       { complaint: 'no-suction', strength: 'rarely' },
@@ -56,10 +50,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'exhaust-filter-clogged',
     label: 'Exhaust filter clogged',
-    kinds: {
-      [K1]: { station: 'exhaust-filter', common: 'common' },
-      [K2]: { station: 'exhaust-filter', common: 'common' },
-    },
     complaints: [
       { complaint: 'weak-suction', strength: 'often' },
       { complaint: 'bad-smell', strength: 'often' },
@@ -80,7 +70,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'bag-or-bin-full',
     label: 'Bag or bin over full',
-    kinds: { [K1]: { station: 'bin-or-bag', common: 'very common' }, [K2]: { station: 'bin', common: 'very common' } },
     complaints: [
       { complaint: 'weak-suction', strength: 'usually' },
       { complaint: 'bad-smell', strength: 'sometimes' },
@@ -95,7 +84,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'bag-missing',
     label: 'Bag missing or not seated',
-    kinds: { [K1]: { station: 'bin-or-bag', common: 'rare' } },
     complaints: [{ complaint: 'blows-dust', strength: 'always' }],
     shows: [{ check: 'bag-or-bin', outcome: 'bag-missing', strength: 'always' }],
     repair: {
@@ -110,7 +98,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'hose-clogged',
     label: 'Hose clogged',
-    kinds: { [K1]: { station: 'hose', common: 'very common' }, [K2]: { station: 'hose', common: 'very common' } },
     complaints: [
       { complaint: 'no-suction', strength: 'usually' },
       { complaint: 'weak-suction', strength: 'often' },
@@ -123,7 +110,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'wand-clogged',
     label: 'Wand clogged',
-    kinds: { [K2]: { station: 'wand', common: 'occasional' } },
     complaints: [
       { complaint: 'no-suction', strength: 'often' },
       { complaint: 'weak-suction', strength: 'often' },
@@ -135,10 +121,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'head-duct-clogged',
     label: 'Duct behind the roll clogged',
-    kinds: {
-      [K1]: { station: 'head-duct', common: 'occasional' },
-      [K2]: { station: 'neck-hose', common: 'occasional' },
-    },
     complaints: [
       { complaint: 'weak-only-in-floor-mode', strength: 'usually' },
       { complaint: 'no-suction', strength: 'sometimes' },
@@ -151,7 +133,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'head-mouth-blocked',
     label: 'Something across the head’s mouth',
-    kinds: { [K1]: { station: 'head-mouth', common: 'rare' }, [K2]: { station: 'head-mouth', common: 'rare' } },
     complaints: [
       { complaint: 'weak-only-in-floor-mode', strength: 'often' },
       { complaint: 'weak-suction', strength: 'sometimes' },
@@ -164,10 +145,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'cyclone-plugged',
     label: 'Mesh or cyclone plugged',
-    kinds: {
-      [K1]: { station: 'mesh-or-cyclone', common: 'occasional' },
-      [K2]: { station: 'mesh', common: 'occasional' },
-    },
     complaints: [
       { complaint: 'weak-suction', strength: 'usually' },
       { complaint: 'blows-dust', strength: 'rarely' },
@@ -184,7 +161,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'hose-split',
     label: 'Hose split',
-    kinds: { [K1]: { station: 'hose', common: 'occasional' }, [K2]: { station: 'hose', common: 'occasional' } },
     complaints: [{ complaint: 'weak-suction', strength: 'usually' }],
     shows: [{ check: 'hose-split', outcome: 'fault', strength: 'always' }, ...losesFrom('hose', 'weak')],
     repair: { label: 'Fit a new hose, run it', minutes: 6, access: 'hose-off', parts: ['hose'], power: true },
@@ -193,7 +169,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'handle-cracked',
     label: 'Handle duct cracked',
-    kinds: { [K2]: { station: 'handle', common: 'rare' } },
     complaints: [{ complaint: 'weak-suction', strength: 'often' }],
     shows: [{ check: 'hose-split', outcome: 'handle-cracked', strength: 'always' }, ...losesFrom('hose', 'weak')],
     repair: { label: 'Fit a new handle shell', minutes: 15, access: 'handle', power: true },
@@ -202,7 +177,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'neck-hose-split',
     label: 'Neck hose split',
-    kinds: { [K2]: { station: 'neck-hose', common: 'common', fromAgeYears: 2 } },
     complaints: [
       { complaint: 'weak-only-in-floor-mode', strength: 'usually' },
       { complaint: 'weak-suction', strength: 'often' },
@@ -214,7 +188,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'changeover-leaking',
     label: 'Change-over flap leaks',
-    kinds: { [K1]: { station: 'changeover', common: 'occasional' } },
     complaints: [
       { complaint: 'weak-only-in-floor-mode', strength: 'usually' },
       { complaint: 'weak-suction', strength: 'sometimes' },
@@ -226,10 +199,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'seal-leaking',
     label: 'Motor seal leaks',
-    kinds: {
-      [K1]: { station: 'motor-seal', common: 'occasional', afterRepair: 'common' },
-      [K2]: { station: 'gaskets', common: 'occasional', afterRepair: 'common' },
-    },
     complaints: [
       { complaint: 'weak-suction', strength: 'usually' },
       { complaint: 'blows-dust', strength: 'sometimes' },
@@ -241,10 +210,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'bin-gasket-leaking',
     label: 'Bin gasket leaks',
-    kinds: {
-      [K1]: { station: 'gaskets', common: 'occasional' },
-      [K2]: { station: 'bin', common: 'occasional' },
-    },
     complaints: [{ complaint: 'weak-suction', strength: 'usually' }],
     shows: [{ check: 'seal-look', outcome: 'bin-gasket-fault', strength: 'always' }, ...weakEverywhere],
     repair: { label: 'Fit or seat the gasket, run it', minutes: 3, access: 'outside', parts: ['seal'], power: true },
@@ -253,10 +218,6 @@ export const faultsAir: Fault[] = [
   {
     id: 'pre-filter-disintegrated',
     label: 'Pre-motor filter falling apart',
-    kinds: {
-      [K1]: { station: 'pre-filter', common: 'occasional' },
-      [K2]: { station: 'pre-foam', common: 'occasional' },
-    },
     complaints: [
       { complaint: 'blows-dust', strength: 'always' },
       { complaint: 'bad-smell', strength: 'rarely' },

@@ -1,7 +1,6 @@
-import type { Fault, Show } from '@/core/diagnosis/knowledge';
+import type { Show } from '@/core/diagnosis/knowledge';
+import type { FaultText } from '../assemble';
 
-const K1 = 'upright-shaft-belt';
-const K2 = 'upright-brush-motor';
 const basis = 'common practice, no source';
 
 /** What a head without supply shows, whatever broke before it. */
@@ -32,11 +31,10 @@ const allDead: Show[] = [
 ];
 
 /** Wall to motor. How common, and how surely each shows: common practice, no source. */
-export const faultsPower: Fault[] = [
+export const powerFaults: FaultText[] = [
   {
     id: 'outlet-dead',
     label: 'Outlet dead',
-    kinds: { [K1]: { station: 'outlet', common: 'rare' }, [K2]: { station: 'outlet', common: 'rare' } },
     complaints: [{ complaint: 'dead', strength: 'always' }],
     shows: [{ check: 'outlet-test', outcome: 'outlet-dead', strength: 'always' }, ...allDead],
     repair: { label: 'Try it on a good outlet', minutes: 1, access: 'outside', power: true },
@@ -45,7 +43,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'plug-damaged',
     label: 'Plug burnt or loose',
-    kinds: { [K1]: { station: 'plug', common: 'rare' }, [K2]: { station: 'plug', common: 'rare' } },
     complaints: [
       { complaint: 'dead-intermittent', strength: 'often' },
       { complaint: 'dead', strength: 'sometimes' },
@@ -58,7 +55,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'cord-damaged',
     label: 'Cord damaged',
-    kinds: { [K1]: { station: 'cord', common: 'occasional' }, [K2]: { station: 'cord', common: 'occasional' } },
     complaints: [
       { complaint: 'dead', strength: 'sometimes' },
       { complaint: 'dead-intermittent', strength: 'sometimes' },
@@ -72,7 +68,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'cord-broken-at-grip',
     label: 'Cord broken at its grip',
-    kinds: { [K1]: { station: 'cord-grip', common: 'common' }, [K2]: { station: 'cord-grip', common: 'common' } },
     complaints: [
       { complaint: 'dead-intermittent', strength: 'usually' },
       { complaint: 'dead', strength: 'sometimes' },
@@ -94,10 +89,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'main-switch-failed',
     label: 'Main switch failed',
-    kinds: {
-      [K1]: { station: 'main-switch', common: 'occasional' },
-      [K2]: { station: 'main-switch', common: 'occasional' },
-    },
     complaints: [
       { complaint: 'dead', strength: 'usually' },
       { complaint: 'dead-intermittent', strength: 'sometimes' },
@@ -113,7 +104,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'thermal-cutout-open',
     label: 'Cut-out has opened',
-    kinds: { [K1]: { station: 'cut-out', common: 'rare' }, [K2]: { station: 'cut-out', common: 'rare' } },
     complaints: [
       { complaint: 'stops-after-minutes', strength: 'usually' },
       { complaint: 'dead', strength: 'sometimes' },
@@ -146,10 +136,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'suction-motor-worn',
     label: 'Suction motor worn',
-    kinds: {
-      [K1]: { station: 'suction-motor', common: 'occasional', fromAgeYears: 5 },
-      [K2]: { station: 'suction-motor', common: 'occasional', fromAgeYears: 5 },
-    },
     complaints: [
       { complaint: 'harsh-motor', strength: 'always' },
       { complaint: 'burning-smell', strength: 'rarely' },
@@ -169,7 +155,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'suction-motor-failed',
     label: 'Suction motor failed',
-    kinds: { [K1]: { station: 'suction-motor', common: 'rare' }, [K2]: { station: 'suction-motor', common: 'rare' } },
     complaints: [
       { complaint: 'dead', strength: 'usually' },
       { complaint: 'no-suction', strength: 'often' },
@@ -188,10 +173,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'carbon-brushes-worn',
     label: 'Carbon brushes worn',
-    kinds: {
-      [K1]: { station: 'suction-motor', common: 'rare', fromAgeYears: 4 },
-      [K2]: { station: 'suction-motor', common: 'rare', fromAgeYears: 4 },
-    },
     complaints: [
       { complaint: 'dead-intermittent', strength: 'often' },
       { complaint: 'sparks', strength: 'often' },
@@ -213,7 +194,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'fan-broken',
     label: 'Fan broken',
-    kinds: { [K1]: { station: 'fan', common: 'rare' }, [K2]: { station: 'fan', common: 'rare' } },
     complaints: [
       { complaint: 'harsh-motor', strength: 'usually' },
       { complaint: 'rattle', strength: 'usually' },
@@ -230,7 +210,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'indicator-stuck',
     label: 'Filter indicator stuck',
-    kinds: { [K1]: { station: 'filter-indicator', common: 'occasional' } },
     complaints: [{ complaint: 'indicator-never-red', strength: 'always' }],
     shows: [{ check: 'indicator-test', outcome: 'light-stuck', strength: 'always' }],
     repair: { label: 'Free or replace the indicator', minutes: 6, access: 'filter-bay', power: true },
@@ -239,7 +218,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'brush-switch-off',
     label: 'Brush switch is off',
-    kinds: { [K2]: { station: 'brush-switch', common: 'common' } },
     complaints: [{ complaint: 'roll-not-turning', strength: 'always' }],
     shows: [{ check: 'brush-switch-position', outcome: 'off', strength: 'always' }, ...noSupplyAtHead],
     repair: { label: 'Switch it on and run it', minutes: 1, access: 'outside', power: true },
@@ -248,7 +226,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'handle-not-home',
     label: 'Handle not pushed home',
-    kinds: { [K2]: { station: 'handle', common: 'rare', afterRepair: 'common' } },
     complaints: [
       { complaint: 'dead', strength: 'usually' },
       { complaint: 'roll-not-turning', strength: 'often' },
@@ -261,7 +238,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'handle-brush-switch-failed',
     label: 'Handle brush switch failed',
-    kinds: { [K2]: { station: 'brush-switch', common: 'occasional' } },
     complaints: [
       { complaint: 'roll-not-turning', strength: 'always' },
       { complaint: 'roll-stops-and-starts', strength: 'sometimes' },
@@ -277,7 +253,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'hose-conductor-open',
     label: 'Hose wire broken',
-    kinds: { [K2]: { station: 'hose-conductors', common: 'occasional' } },
     complaints: [
       { complaint: 'roll-not-turning', strength: 'usually' },
       { complaint: 'roll-stops-and-starts', strength: 'often' },
@@ -289,7 +264,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'wand-contacts-dirty',
     label: 'Wand contacts dirty or bent',
-    kinds: { [K2]: { station: 'wand-contacts', common: 'occasional' } },
     complaints: [
       { complaint: 'roll-stops-and-starts', strength: 'often' },
       { complaint: 'roll-not-turning', strength: 'often' },
@@ -308,7 +282,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'head-socket-loose',
     label: 'Head socket loose',
-    kinds: { [K2]: { station: 'head-socket', common: 'rare' } },
     complaints: [
       { complaint: 'roll-stops-and-starts', strength: 'usually' },
       { complaint: 'roll-not-turning', strength: 'sometimes' },
@@ -324,7 +297,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'tilt-switch-failed',
     label: 'Tilt switch failed',
-    kinds: { [K2]: { station: 'tilt-switch', common: 'common' } },
     complaints: [
       { complaint: 'roll-not-turning', strength: 'usually' },
       { complaint: 'roll-stops-and-starts', strength: 'sometimes' },
@@ -340,7 +312,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'tilt-switch-stuck-closed',
     label: 'Tilt switch stuck closed',
-    kinds: { [K2]: { station: 'tilt-switch', common: 'rare', afterRepair: 'occasional' } },
     complaints: [{ complaint: 'roll-runs-upright', strength: 'always' }],
     shows: [{ check: 'tilt-switch-ohms', condition: 'upright', outcome: 'upright-closed', strength: 'always' }],
     repair: { label: 'Fit a new tilt switch', minutes: 15, access: 'head', parts: ['switch'], power: true },
@@ -349,7 +320,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'head-board-failed',
     label: 'Head board failed',
-    kinds: { [K2]: { station: 'head-board', common: 'rare' } },
     complaints: [
       { complaint: 'roll-not-turning', strength: 'usually' },
       { complaint: 'roll-stops-and-starts', strength: 'sometimes' },
@@ -362,7 +332,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'brush-motor-failed',
     label: 'Brush motor failed',
-    kinds: { [K2]: { station: 'brush-motor', common: 'occasional' } },
     complaints: [
       { complaint: 'roll-not-turning', strength: 'usually' },
       { complaint: 'burning-smell', strength: 'often' },
@@ -380,7 +349,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'head-lamp-out',
     label: 'Head lamp out',
-    kinds: { [K2]: { station: 'head-lamp', common: 'rare' } },
     complaints: [],
     shows: [{ check: 'head-lamp-look', outcome: 'lamp-dark', strength: 'always' }],
     repair: { label: 'Fit a new lamp', minutes: 5, access: 'head', power: true },
@@ -389,7 +357,6 @@ export const faultsPower: Fault[] = [
   {
     id: 'water-in-head',
     label: 'Water in the head',
-    kinds: { [K2]: { station: 'brush-motor', common: 'rare' } },
     complaints: [
       { complaint: 'burning-smell', strength: 'often' },
       { complaint: 'trips-house-breaker', strength: 'often' },

@@ -1,7 +1,5 @@
-import type { Check, ReadingSpec, Scatter } from '@/core/diagnosis/knowledge';
-
-const both = ['upright-shaft-belt', 'upright-brush-motor'];
-const brushMotor = ['upright-brush-motor'];
+import type { ReadingSpec, Scatter } from '@/core/diagnosis/knowledge';
+import type { CheckText } from '../assemble';
 
 /** Ohms are looked at on a log scale: a good contact, a bad one, an open one differ by powers of ten. */
 function ohms(classes: [outcome: string, from: number, to: number][]): ReadingSpec {
@@ -30,11 +28,10 @@ const closedContact = (closed: string, poor: string, open: string) =>
  * Meter work. Volts at the head: the mains voltage is a supply (110-120 V on 120 V mains); a high-impedance meter shows
  * a ghost of about 5 V on a dead line (common practice, no source). Scatters: from memory.
  */
-export const checksMeter: Check[] = [
+export const meterChecks: CheckText[] = [
   {
     id: 'head-on-test-lead',
     label: 'Head on a test lead',
-    kinds: brushMotor,
     how: [
       'Head off the wand, roll free by hand.',
       'Feed the head by itself with the fused test lead.',
@@ -59,7 +56,6 @@ export const checksMeter: Check[] = [
   {
     id: 'head-socket-volts',
     label: 'Volts at the head socket',
-    kinds: brushMotor,
     how: [
       'Roll free by hand, wand on, handle leaned back.',
       'Outer contacts, roll switched on: volts AC.',
@@ -126,7 +122,6 @@ export const checksMeter: Check[] = [
   {
     id: 'wand-contacts-look',
     label: 'Wand and socket contacts',
-    kinds: brushMotor,
     how: [
       'Plug out. Wand out at both ends.',
       'Pins straight, bright, springy; socket firm.',
@@ -151,7 +146,6 @@ export const checksMeter: Check[] = [
   {
     id: 'hose-conductor-ohms',
     label: 'Hose wires, flexed',
-    kinds: brushMotor,
     how: [
       'Plug out, hose off at both ends.',
       'Ohms end to end on each conductor.',
@@ -178,7 +172,6 @@ export const checksMeter: Check[] = [
   {
     id: 'tilt-switch-ohms',
     label: 'Tilt switch',
-    kinds: brushMotor,
     how: [
       'Plug out, head open, switch in its holder.',
       'Ohms across it with the handle leaned back: must be near 0.',
@@ -220,7 +213,6 @@ export const checksMeter: Check[] = [
   {
     id: 'handle-switch-ohms',
     label: 'Handle switch',
-    kinds: brushMotor,
     how: ['Plug out, handle open.', 'Ohms across the brush switch, switched on: near 0.', 'Off: open.'],
     minutes: 4,
     access: 'handle',
@@ -258,7 +250,6 @@ export const checksMeter: Check[] = [
   {
     id: 'motor-winding-ohms',
     label: 'Brush motor winding',
-    kinds: brushMotor,
     how: [
       'Plug out, head open, motor leads off the board.',
       'Ohms across the motor, turning the shaft slowly.',
@@ -303,7 +294,6 @@ export const checksMeter: Check[] = [
   {
     id: 'head-board-look',
     label: 'Head board',
-    kinds: brushMotor,
     how: [
       'Plug out, head open.',
       'Burnt parts, cracked joints, dust bridges.',
@@ -327,7 +317,6 @@ export const checksMeter: Check[] = [
   {
     id: 'main-switch-ohms',
     label: 'Main switch and cut-out',
-    kinds: both,
     how: ['Plug out, motor bay open.', 'Ohms across the main switch, on.', 'Then across the cut-out, cold.'],
     minutes: 3,
     access: 'motor-bay',

@@ -1,15 +1,10 @@
-import type { Check } from '@/core/diagnosis/knowledge';
-
-const both = ['upright-shaft-belt', 'upright-brush-motor'];
-const shaftBelt = ['upright-shaft-belt'];
-const brushMotor = ['upright-brush-motor'];
+import type { CheckText } from '../assemble';
 
 /** What is seen and felt with the sole plate, the roll or the motor bay open. Minutes: common practice, no source. */
-export const checksInside: Check[] = [
+export const insideChecks: CheckText[] = [
   {
     id: 'sole-plate-look',
     label: 'Sole plate off, look',
-    kinds: both,
     how: [
       'Plug out, machine on its back, sole plate off.',
       'Hair, objects, belt there, belt whole, on its track.',
@@ -26,8 +21,8 @@ export const checksInside: Check[] = [
         outcomes: [
           { id: 'belt-whole', label: 'whole' },
           { id: 'belt-cracked', label: 'cracked' },
-          { id: 'belt-glazed', label: 'glazed or loose', proves: ['belt-slipping'], kinds: shaftBelt },
-          { id: 'belt-teeth-worn', label: 'teeth worn', proves: ['belt-teeth-worn'], kinds: brushMotor },
+          { id: 'belt-glazed', label: 'glazed or loose', proves: ['belt-slipping'] },
+          { id: 'belt-teeth-worn', label: 'teeth worn', proves: ['belt-teeth-worn'] },
           { id: 'belt-off-track', label: 'off its track', proves: ['belt-off-track'] },
           { id: 'belt-missing', label: 'missing or in pieces', proves: ['belt-broken'] },
         ],
@@ -67,12 +62,29 @@ export const checksInside: Check[] = [
           { id: 'heat-marks', label: 'seen', raises: ['burnt-smell'] },
         ],
       },
+      {
+        id: 'crumbs',
+        label: 'Rubber',
+        outcomes: [
+          { id: 'no-crumbs', label: 'none' },
+          { id: 'rubber-crumbs', label: 'black dust or crumbs' },
+        ],
+        leak: { 'rubber-crumbs': 0.03 },
+      },
+      {
+        id: 'bars',
+        label: 'Bars across the mouth',
+        outcomes: [
+          { id: 'bars-straight', label: 'straight' },
+          { id: 'bar-bent', label: 'bent or missing', proves: ['ingest-bar-missing'] },
+        ],
+        leak: { 'bar-bent': 0.003 },
+      },
     ],
   },
   {
     id: 'belt-against-new',
     label: 'Belt against a new one',
-    kinds: shaftBelt,
     how: [
       'Old and new belt flat, side by side, not pulled.',
       'Type worn / new in mm, or the lengthening in %.',
@@ -107,7 +119,6 @@ export const checksInside: Check[] = [
   {
     id: 'shaft-look',
     label: 'Motor shaft, belt cover',
-    kinds: shaftBelt,
     how: [
       'Look at the bare shaft where the belt runs.',
       'Old rubber is wiped off, a groove is felt with a nail.',
@@ -139,7 +150,6 @@ export const checksInside: Check[] = [
   {
     id: 'end-cap-look',
     label: 'End caps',
-    kinds: both,
     how: ['Roll out, caps off.', 'Hair wound behind the cap, melted plastic, cap in its notch.', 'Both ends.'],
     minutes: 3,
     access: 'roll-out',
@@ -152,6 +162,7 @@ export const checksInside: Check[] = [
         outcomes: [
           { id: 'caps-clean', label: 'clean' },
           { id: 'caps-hair-packed', label: 'hair packed', proves: ['roll-bound-by-hair'] },
+          { id: 'sleeve-dry', label: 'sleeve dry', proves: ['sleeve-dry'] },
           { id: 'caps-mis-seated', label: 'mis-seated', proves: ['endcap-misseated'] },
           { id: 'caps-seized', label: 'seized', proves: ['bearing-rough'] },
         ],
@@ -161,7 +172,6 @@ export const checksInside: Check[] = [
   {
     id: 'bearing-feel',
     label: 'Roll bearings',
-    kinds: both,
     how: [
       'Roll out, clean the ends.',
       'Turn each bearing slowly between two fingers.',
@@ -186,7 +196,6 @@ export const checksInside: Check[] = [
   {
     id: 'sprocket-look',
     label: 'Sprockets',
-    kinds: brushMotor,
     how: [
       'Roll out, brush the teeth clean.',
       'Look at both sprockets from the side.',
@@ -211,7 +220,6 @@ export const checksInside: Check[] = [
   {
     id: 'carbon-brush-length',
     label: 'Carbon brush length',
-    kinds: both,
     how: [
       'Motor bay open, brushes drawn one at a time.',
       'Length in mm, mark on the end, burnt edge trailing.',
@@ -241,12 +249,29 @@ export const checksInside: Check[] = [
           basis: 'common practice, no source',
         },
       },
+      {
+        id: 'edge',
+        label: 'Edge and mark',
+        outcomes: [
+          { id: 'edge-trailing', label: 'trailing' },
+          { id: 'edge-wrong', label: 'wrong way round', proves: ['brush-fitted-reversed'] },
+        ],
+        leak: { 'edge-wrong': 0.003 },
+      },
+      {
+        id: 'spring',
+        label: 'Spring and holder',
+        outcomes: [
+          { id: 'spring-firm', label: 'firm' },
+          { id: 'spring-weak', label: 'weak or loose', proves: ['brush-holder-loose'] },
+        ],
+        leak: { 'spring-weak': 0.003 },
+      },
     ],
   },
   {
     id: 'armature-sound',
     label: 'Motor run bare, clamped',
-    kinds: both,
     how: [
       'Motor out and clamped, eye protection.',
       'Seconds, not minutes.',
@@ -262,7 +287,7 @@ export const checksInside: Check[] = [
         label: 'Motor',
         outcomes: [
           { id: 'armature-smooth', label: 'smooth' },
-          { id: 'armature-harsh', label: 'harsh', proves: ['suction-motor-worn'] },
+          { id: 'armature-harsh', label: 'harsh', proves: ['suction-motor-worn', 'armature-bad'] },
           { id: 'armature-dead', label: 'does not run', proves: ['suction-motor-failed'] },
         ],
       },
@@ -271,7 +296,6 @@ export const checksInside: Check[] = [
   {
     id: 'fan-look',
     label: 'Fan',
-    kinds: both,
     how: [
       'Motor bay open, plug out.',
       'Turn the fan by hand; look at every blade.',
@@ -287,6 +311,7 @@ export const checksInside: Check[] = [
         label: 'Fan',
         outcomes: [
           { id: 'fan-whole', label: 'whole' },
+          { id: 'fan-rubs', label: 'rubs', proves: ['fan-rubbing'] },
           { id: 'fan-broken', label: 'blade broken', proves: ['fan-broken'] },
         ],
       },

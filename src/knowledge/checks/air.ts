@@ -1,15 +1,11 @@
-import type { Aspect, Check } from '@/core/diagnosis/knowledge';
+import type { AspectText, CheckText } from '../assemble';
 
-const both = ['upright-shaft-belt', 'upright-brush-motor'];
-const shaftBelt = ['upright-shaft-belt'];
-const brushMotor = ['upright-brush-motor'];
-
-function vacuumAt(condition: string, label: string, kinds?: string[]): Aspect {
+function vacuumAt(condition: string, label: string, onlyWith?: string[]): AspectText {
   return {
     id: condition,
     label,
     condition,
-    ...(kinds ? { kinds } : {}),
+    ...(onlyWith ? { onlyWith } : {}),
     outcomes: [
       { id: `${condition}-good`, label: 'good' },
       { id: `${condition}-weak`, label: 'weak' },
@@ -32,11 +28,10 @@ function vacuumAt(condition: string, label: string, kinds?: string[]): Aspect {
 }
 
 /** The air line: bin and filters first, then the path is split. Minutes: common practice, no source. */
-export const checksAir: Check[] = [
+export const airChecks: CheckText[] = [
   {
     id: 'bag-or-bin',
     label: 'Bag or bin',
-    kinds: both,
     how: [
       'Look at the line on the bin or feel the bag.',
       'Is a bag in at all?',
@@ -53,7 +48,8 @@ export const checksAir: Check[] = [
         outcomes: [
           { id: 'below-line', label: 'below the line' },
           { id: 'over-full', label: 'over full', proves: ['bag-or-bin-full'] },
-          { id: 'bag-missing', label: 'bag missing', proves: ['bag-missing'], kinds: shaftBelt },
+          { id: 'bag-clogged', label: 'not full, but dense', proves: ['bag-clogged'] },
+          { id: 'bag-missing', label: 'bag missing', proves: ['bag-missing'] },
         ],
         leak: { 'over-full': 0.05, 'bag-missing': 0.002 },
       },
@@ -62,7 +58,6 @@ export const checksAir: Check[] = [
   {
     id: 'filter-look',
     label: 'Pre-motor filter',
-    kinds: both,
     how: [
       'Filter out, against the light.',
       'A green light on the machine proves nothing.',
@@ -95,7 +90,6 @@ export const checksAir: Check[] = [
       {
         id: 'felt',
         label: 'Felt behind it',
-        kinds: brushMotor,
         outcomes: [
           { id: 'felt-clean', label: 'clean' },
           { id: 'felt-caked', label: 'caked', proves: ['felt-clogged'] },
@@ -106,7 +100,6 @@ export const checksAir: Check[] = [
   {
     id: 'exhaust-filter-look',
     label: 'Exhaust filter',
-    kinds: both,
     how: [
       'Filter out, look at both sides.',
       'Black on the motor side is carbon, not failure.',
@@ -130,7 +123,6 @@ export const checksAir: Check[] = [
   {
     id: 'inlet-vacuum',
     label: 'Sealed vacuum',
-    kinds: both,
     how: [
       'Manometer sealed on the machine’s own inlet, hose off: read.',
       'Add the hose, then the wand, then the head: read each.',
@@ -143,15 +135,14 @@ export const checksAir: Check[] = [
     cautions: ['roll-free-before-power'],
     aspects: [
       vacuumAt('machine', 'At the machine'),
-      vacuumAt('hose', 'With the hose'),
-      vacuumAt('wand', 'With the wand', brushMotor),
-      vacuumAt('head', 'At the head'),
+      vacuumAt('hose', 'With the hose', ['hose']),
+      vacuumAt('wand', 'With the wand', ['wand']),
+      vacuumAt('head', 'At the head', ['head-mouth', 'squeegee-blades']),
     ],
   },
   {
     id: 'hose-drop',
     label: 'Drop through the hose',
-    kinds: both,
     how: [
       'Hose off at both ends.',
       'Drop a coin-sized blunt object through, then look to the light.',
@@ -176,7 +167,6 @@ export const checksAir: Check[] = [
   {
     id: 'wand-look',
     label: 'Look through the wand',
-    kinds: brushMotor,
     how: ['Wand out at both ends.', 'Look to the light, or drop the blunt object.', 'Push back the way it came.'],
     minutes: 1,
     access: 'outside',
@@ -197,7 +187,6 @@ export const checksAir: Check[] = [
   {
     id: 'head-duct-look',
     label: 'Duct behind the roll',
-    kinds: both,
     how: [
       'Sole plate off, lamp into the duct.',
       'Finger or hook pick round the bend.',
@@ -221,7 +210,6 @@ export const checksAir: Check[] = [
   {
     id: 'hose-split',
     label: 'Hose and handle for splits',
-    kinds: both,
     how: [
       'Stretch the hose, turn it in the light.',
       'Cuffs and handle joints too.',
@@ -244,7 +232,6 @@ export const checksAir: Check[] = [
       {
         id: 'handle',
         label: 'Handle',
-        kinds: brushMotor,
         outcomes: [
           { id: 'handle-sound', label: 'sound' },
           { id: 'handle-cracked', label: 'cracked', proves: ['handle-cracked'] },
@@ -256,7 +243,6 @@ export const checksAir: Check[] = [
   {
     id: 'neck-hose-split',
     label: 'Neck hose',
-    kinds: brushMotor,
     how: [
       'Plate off, bend the neck both ways.',
       'Look into every fold of the neck hose.',
@@ -281,7 +267,6 @@ export const checksAir: Check[] = [
   {
     id: 'seal-look',
     label: 'Seals and gaskets',
-    kinds: both,
     how: [
       'Bin lid, filter door and motor seal.',
       'Flat, clean, all round, no dust tracks across.',
@@ -310,12 +295,20 @@ export const checksAir: Check[] = [
         ],
         leak: { 'bin-gasket-fault': 0.005 },
       },
+      {
+        id: 'bag-door',
+        label: 'Bag door',
+        outcomes: [
+          { id: 'bag-door-fine', label: 'fine' },
+          { id: 'bag-door-fault', label: 'leaks', proves: ['bag-door-leak'] },
+        ],
+        leak: { 'bag-door-fault': 0.005 },
+      },
     ],
   },
   {
     id: 'cyclone-look',
     label: 'Mesh or cyclone',
-    kinds: both,
     how: [
       'Bin apart, shroud off.',
       'Look through every cone, brush the mesh.',
@@ -336,12 +329,20 @@ export const checksAir: Check[] = [
         ],
         leak: { 'cyclone-some': 0.08, 'cyclone-matted': 0.01 },
       },
+      {
+        id: 'mesh',
+        label: 'Shroud',
+        outcomes: [
+          { id: 'mesh-open', label: 'open' },
+          { id: 'mesh-matted', label: 'matted', proves: ['mesh-matted'] },
+        ],
+        leak: { 'mesh-matted': 0.005 },
+      },
     ],
   },
   {
     id: 'changeover-look',
     label: 'Change-over flap',
-    kinds: shaftBelt,
     how: [
       'Work the knob from floor to hose.',
       'Look that the flap shuts fully both ways.',
@@ -365,7 +366,6 @@ export const checksAir: Check[] = [
   {
     id: 'trip-time',
     label: 'Time to cut-out',
-    kinds: both,
     how: [
       'Stay with it: run it on the bench, head off the floor.',
       'Minutes until it cuts out; stop at 15.',

@@ -1,0 +1,138 @@
+import type {
+  Aspect,
+  Check,
+  Commonness,
+  Complaint,
+  Fault,
+  Kind,
+  Knowledge,
+  Outcome,
+  Caution,
+} from '@/core/diagnosis/knowledge';
+
+/** A fault as the trade describes it, wherever it occurs. */
+export type FaultText = Omit<Fault, 'kinds'>;
+export type ComplaintText = Omit<Complaint, 'kinds'> & {
+  /** It can only be said of a kind with one of these stations. */
+  onlyWith?: string[];
+};
+
+export type AspectText = Omit<Aspect, 'kinds' | 'outcomes'> & {
+  outcomes: Omit<Outcome, 'kinds'>[];
+  /** There is something to see only in a kind with one of these stations. */
+  onlyWith?: string[];
+};
+
+/** A check as it is done, wherever it is done. */
+export type CheckText = Omit<Check, 'kinds' | 'aspects'> & { aspects: AspectText[] };
+
+/** Where a fault stands in a kind, how common it is there, and how common after somebody else's repair or from what age. */
+export type Placement = [
+  station: string,
+  common: Commonness,
+  more?: { afterRepair?: Commonness; fromAgeYears?: number },
+];
+
+/** What belongs to one kind: its stations, the faults that occur there, the checks that are made on it. */
+export interface KindBook {
+  kind: Kind;
+  faults: Record<string, Placement>;
+  checks: string[];
+}
+
+/**
+ * Puts the kinds' books, the shared faults and the shared checks together.
+ *
+ * A complaint belongs to the kinds in which a fault explains it. An outcome that would prove only faults that a kind
+ * does not have is not seen there; an aspect whose abnormal outcomes neither come from a fault of the kind nor raise a
+ * caution is not looked at.
+ *
+ * @throws Error when a book names a fault or a check that is not there
+ */
+export function assemble(parts: {
+  books: KindBook[];
+  faults: FaultText[];
+  checks: CheckText[];
+  complaints: ComplaintText[];
+  cautions: Caution[];
+}): Knowledge {
+  const { books } = parts;
+  const ids = (list: { id: string }[]) => new Set(list.map((x) => x.id));
+  const [faultIds, checkIds] = [ids(parts.faults), ids(parts.checks)];
+  for (const book of books) {
+    for (const id of Object.keys(book.faults))
+      if (!faultIds.has(id)) throw new Error(`${book.kind.id} names fault ${id}, which is not there.`);
+    for (const id of book.checks)
+      if (!checkIds.has(id)) throw new Error(`${book.kind.id} names check ${id}, which is not there.`);
+  }
+  const where = (has: (book: KindBook) => boolean) => books.filter(has).map((b) => b.kind.id);
+  const only = (kinds: string[], all: string[]) => (kinds.length === all.length ? {} : { kinds });
+  return {
+    kinds: books.map((b) => b.kind),
+    cautions: parts.cautions,
+    complaints: parts.complaints.map(({ onlyWith, ...complaint }) => ({
+      ...complaint,
+      kinds: where(
+        (b) =>
+          hasOneOf(b.kind, onlyWith) &&
+          parts.faults.some(
+            (f) =>
+              f.id in b.faults &&
+              f.complaints.some(
+                (c) => c.complaint === complaint.id && c.strength !== 'never' && (c.kinds?.includes(b.kind.id) ?? true),
+              ),
+          ),
+      ),
+    })),
+    faults: parts.faults.map((fault) => ({
+      ...fault,
+      kinds: Object.fromEntries(
+        books
+          .filter((b) => fault.id in b.faults)
+          .map((b) => {
+            const [station, common, more] = b.faults[fault.id]!;
+            return [b.kind.id, { station, common, ...more }];
+          }),
+      ),
+    })),
+    checks: parts.checks.map((check): Check => {
+      const kinds = where((b) => b.checks.includes(check.id));
+      const ofCheck = books.filter((b) => kinds.includes(b.kind.id));
+      return {
+        ...check,
+        kinds,
+        aspects: check.aspects.map(({ onlyWith, outcomes, ...aspect }): Aspect => {
+          const seen = outcomes.map((o) => ({
+            outcome: o,
+            kinds: ofCheck.filter((b) => !o.proves || o.proves.some((f) => f in b.faults)).map((b) => b.kind.id),
+          }));
+          const shown = ofCheck
+            .filter((b) => hasOneOf(b.kind, onlyWith))
+            .filter((b) =>
+              seen
+                .slice(1)
+                .some(
+                  (s) =>
+                    s.kinds.includes(b.kind.id) &&
+                    (aspect.neutral || s.outcome.raises || comesFrom(b, parts.faults, check.id, s.outcome.id)),
+                ),
+            )
+            .map((b) => b.kind.id);
+          return {
+            ...aspect,
+            ...only(shown, kinds),
+            outcomes: seen.map((s) => ({ ...s.outcome, ...only(s.kinds, kinds) })),
+          };
+        }),
+      };
+    }),
+  };
+}
+
+function hasOneOf(kind: Kind, stations: string[] | undefined): boolean {
+  return !stations || kind.lines.some((l) => l.stations.some((s) => stations.includes(s.id)));
+}
+
+function comesFrom(book: KindBook, faults: FaultText[], check: string, outcome: string): boolean {
+  return faults.some((f) => f.id in book.faults && f.shows.some((s) => s.check === check && s.outcome === outcome));
+}

@@ -1,0 +1,111 @@
+import type { Access, Kind, Station } from '@/core/diagnosis/knowledge';
+import type { Placement } from '../assemble';
+import { access, station } from '../write';
+
+/** Figures of a kind are common practice, no source. */
+export const basis: Kind['basis'] = 'common practice, no source';
+
+export const mainsPower: Station[] = [
+  station('outlet'),
+  station('plug'),
+  station('cord', 'cord', 'wears'),
+  station('cord-grip'),
+  station('main-switch'),
+  station('cut-out', 'cut-out', 'optional'),
+];
+
+export const frame: Station[] = [
+  station('housing'),
+  station('latches'),
+  station('gaskets', 'gaskets', 'wears'),
+  station('wheels'),
+  station('handle-lock'),
+];
+
+export const filterBay: Access = access('filter-bay', 'filter bay', 0.5, 0.5, ['pre-filter', 'pre-foam', 'pre-felt']);
+export const hoseOff: Access = access('hose-off', 'hose off', 1, 1, ['hose']);
+export const solePlate: Access = access('sole-plate', 'sole plate off', 2.5, 2.5, [
+  'roll',
+  'flat-belt',
+  'toothed-belt',
+  'roll-belt',
+  'head-mouth',
+  'head-duct',
+  'neck-hose',
+  'motor-shaft',
+  'belt-cover',
+]);
+export const rollOut: Access = access(
+  'roll-out',
+  'roll out',
+  2,
+  3,
+  ['end-caps', 'roll-bearings', 'brush-motor-sprocket', 'roll-sprocket'],
+  { needs: 'sole-plate', closedForPower: true },
+);
+export const headOpen = (bares: string[]): Access =>
+  access('head', 'head open', 6, 7, bares, { needs: 'sole-plate', closedForPower: true });
+export const motorBay = (bares: string[], minutes = 10): Access =>
+  access('motor-bay', 'motor bay open', minutes, minutes, bares, { closedForPower: true });
+
+/** What goes wrong between the wall and the cut-out of any mains machine. */
+export const mainsFaults: Record<string, Placement> = {
+  'outlet-dead': ['outlet', 'rare'],
+  'plug-damaged': ['plug', 'rare'],
+  'cord-damaged': ['cord', 'occasional'],
+  'cord-broken-at-grip': ['cord-grip', 'common'],
+  'main-switch-failed': ['main-switch', 'occasional'],
+  'thermal-cutout-open': ['cut-out', 'rare'],
+};
+
+export const mainsChecks = [
+  'outlet-test',
+  'cord-look',
+  'cord-flex',
+  'motor-current',
+  'breaker-reset',
+  'trip-time',
+  'main-switch-ohms',
+];
+
+/** What wears and breaks on the frame of a machine on wheels. */
+export const frameFaults: Record<string, Placement> = {
+  'housing-cracked': ['housing', 'rare'],
+  'latch-broken': ['latches', 'rare'],
+  'wheels-bound': ['wheels', 'occasional'],
+  'handle-lock-worn': ['handle-lock', 'rare'],
+};
+
+/** A brushed suction motor with its fan. */
+export const suctionMotorFaults: Record<string, Placement> = {
+  'suction-motor-worn': ['suction-motor', 'occasional', { fromAgeYears: 5 }],
+  'suction-motor-failed': ['suction-motor', 'rare'],
+  'carbon-brushes-worn': ['suction-motor', 'rare', { fromAgeYears: 4 }],
+  'fan-broken': ['fan', 'rare'],
+};
+
+export const suctionMotorChecks = [
+  'run-seconds',
+  'wind-down-listen',
+  'armature-sound',
+  'fan-look',
+  'carbon-brush-length',
+];
+
+/** A roll on end caps with bearings, looked at with the sole plate off. */
+export const rollFaults: Record<string, Placement> = {
+  'roll-bound-by-hair': ['roll', 'very common'],
+  'roll-jammed-by-object': ['roll', 'common'],
+  'bearing-rough': ['roll-bearings', 'common'],
+  'endcap-misseated': ['end-caps', 'occasional', { afterRepair: 'common' }],
+  'bristles-worn': ['bristles', 'common', { fromAgeYears: 2 }],
+};
+
+export const rollChecks = [
+  'finger-turn',
+  'sole-plate-look',
+  'end-cap-look',
+  'bearing-feel',
+  'roll-speed',
+  'bristle-height',
+];

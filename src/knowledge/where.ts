@@ -1,0 +1,20 @@
+import { kinds } from './kinds';
+
+const stationsOf = new Map(kinds.map((k) => [k.id, k.lines.flatMap((l) => l.stations.map((s) => s.id))]));
+
+/** Kinds that have one of these stations. */
+export function kindsWith(...stations: string[]): string[] {
+  return kinds.filter((k) => stations.some((s) => stationsOf.get(k.id)!.includes(s))).map((k) => k.id);
+}
+
+/** Kind id → those of these stations that the kind has; kinds with none are left out. */
+export function everywhere(...stations: string[]): Record<string, string[]> {
+  return Object.fromEntries(
+    kindsWith(...stations).map((id) => [id, stations.filter((s) => stationsOf.get(id)!.includes(s))]),
+  );
+}
+
+/** Kind id → the first of these stations that the kind has. */
+export function firstOf(...stations: string[]): Record<string, string> {
+  return Object.fromEntries(Object.entries(everywhere(...stations)).map(([id, [first]]) => [id, first!]));
+}

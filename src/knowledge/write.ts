@@ -1,0 +1,139 @@
+import type { Access, Outcome, ReadingSpec, Show, Station, Strength } from '@/core/diagnosis/knowledge';
+import type { AspectText, CheckText, FaultText } from './assemble';
+
+/** `check=outcome` or `check@condition=outcome` → how surely it shows. */
+type Shows = Record<string, Strength>;
+
+/** `label, minutes, access`, the groups of parts it takes, and whether it is run afterwards (it is, unless said). */
+type Repair = [label: string, minutes: number, access: string, parts?: string[], power?: false];
+
+/** One fault in a few lines. Strengths and minutes: common practice, no source. */
+export function fault(
+  id: string,
+  label: string,
+  says: Record<string, Strength>,
+  shows: Shows,
+  [repairLabel, minutes, access, parts, power]: Repair,
+  broughtOnBy: Record<string, Strength> = {},
+): FaultText {
+  const causes = Object.entries(broughtOnBy);
+  return {
+    id,
+    label,
+    complaints: Object.entries(says).map(([complaint, strength]) => ({ complaint, strength })),
+    shows: Object.entries(shows).map(([where, strength]): Show => {
+      const [check, outcome] = where.split('=') as [string, string];
+      const [name, condition] = check.split('@') as [string, string?];
+      return { check: name, outcome, ...(condition ? { condition } : {}), strength };
+    }),
+    ...(causes.length ? { broughtOnBy: causes.map(([f, strength]) => ({ fault: f, strength })) } : {}),
+    repair: { label: repairLabel, minutes, access, ...(parts?.length ? { parts } : {}), power: power ?? true },
+    basis: 'common practice, no source',
+  };
+}
+
+/** An outcome; what it proves; how often it shows with nothing wrong (the shared default when absent). */
+export function outcome(
+  id: string,
+  label: string,
+  more: { proves?: string | string[]; raises?: string[]; leak?: number } = {},
+): Omit<Outcome, 'kinds'> & { leak?: number } {
+  const { proves, raises, leak } = more;
+  return {
+    id,
+    label,
+    ...(proves ? { proves: [proves].flat() } : {}),
+    ...(raises ? { raises } : {}),
+    ...(leak === undefined ? {} : { leak }),
+  };
+}
+
+/** One thing looked at in a check: the normal outcome first, a later one hides an earlier one. */
+export function aspect(
+  id: string,
+  label: string,
+  outcomes: ReturnType<typeof outcome>[],
+  more: Pick<AspectText, 'condition' | 'reading' | 'neutral' | 'onlyWith'> = {},
+): AspectText {
+  const leaks = outcomes.filter((o) => o.leak !== undefined);
+  return {
+    id,
+    label,
+    ...more,
+    outcomes: outcomes.map(({ leak: _, ...o }) => o),
+    ...(leaks.length ? { leak: Object.fromEntries(leaks.map((o) => [o.id, o.leak!])) } : {}),
+  };
+}
+
+/** A check in a few lines. Power `no` and no cautions unless said. */
+export function check(
+  id: string,
+  label: string,
+  minutes: number,
+  access: string,
+  how: [string, string, string],
+  aspects: AspectText[],
+  more: Partial<Pick<CheckText, 'power' | 'spinsRoll' | 'cautions'>> = {},
+): CheckText {
+  return { id, label, how, minutes, access, power: 'no', cautions: [], aspects, ...more };
+}
+
+/** A look with two answers: fine, or the one fault that it proves. */
+export function look(
+  id: string,
+  label: string,
+  minutes: number,
+  access: string,
+  how: [string, string, string],
+  fine: [id: string, label: string],
+  bad: [id: string, label: string, proves: string | string[]],
+  more: Partial<Pick<CheckText, 'power' | 'spinsRoll' | 'cautions'>> = {},
+): CheckText {
+  return check(
+    id,
+    label,
+    minutes,
+    access,
+    how,
+    [aspect('seen', label, [outcome(...fine), outcome(bad[0], bad[1], { proves: bad[2], leak: 0.005 })])],
+    more,
+  );
+}
+
+/** A reading whose outcomes lie in ranges; common practice, no source. */
+export function ranges(
+  quantity: ReadingSpec['quantity'],
+  unit: string,
+  [min, max]: [number, number],
+  classes: Record<string, [from: number, to: number]>,
+  more: Partial<Pick<ReadingSpec, 'relativeTo' | 'logScale'>> = {},
+): ReadingSpec {
+  return {
+    quantity,
+    unit,
+    min,
+    max,
+    ...more,
+    classes: Object.entries(classes).map(([o, [from, to]]) => ({
+      outcome: o,
+      scatter: { shape: 'uniform' as const, from, to },
+    })),
+    basis: 'common practice, no source',
+  };
+}
+
+export function station(id: string, label = id.replaceAll('-', ' '), more?: 'wears' | 'optional'): Station {
+  return { id, label, ...(more ? { [more]: true as const } : {}) };
+}
+
+/** Something that is opened: minutes to open and to close, what it lays bare. */
+export function access(
+  id: string,
+  label: string,
+  openMinutes: number,
+  closeMinutes: number,
+  bares: string[],
+  more: Pick<Access, 'needs' | 'closedForPower'> = {},
+): Access {
+  return { id, label, openMinutes, closeMinutes, ...more, bares };
+}
