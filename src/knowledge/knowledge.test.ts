@@ -1,4 +1,5 @@
-import { assess, type Answer, type AssessInput } from '@/core/diagnosis/assess';
+import { assess } from '@/core/diagnosis/assess';
+import type { Answer, AssessInput } from '@/core/diagnosis/assessment';
 import { compileKind, shippedPriors } from '@/core/diagnosis/compileKind';
 import { problemsIn } from '@/core/diagnosis/validateKnowledge';
 import { levelsGiven } from '@/core/diagnosis/joint';

@@ -1,6 +1,7 @@
 import { kindById, knowledge } from '@/knowledge';
-import { accessPath, closingMinutes, reach, repairCosts } from './accessCosts';
+import { accessPath, closingMinutes, courseCosts, reach } from './accessCosts';
 import { faultsOf } from './compileKind';
+import { checksOf } from './knowledge';
 
 const kind = kindById('upright-brush-motor');
 const none: ReadonlySet<string> = new Set();
@@ -32,12 +33,23 @@ describe('what opening costs', () => {
 
   test('along a course of repairs what is open stays open', () => {
     const faults = faultsOf(knowledge, kind);
-    const { costs, openNow } = repairCosts(kind, faults, none);
+    const { repair, openNow } = courseCosts(kind, faults, none);
     const belt = faults.findIndex((f) => f.id === 'belt-broken');
     const bearing = faults.findIndex((f) => f.id === 'bearing-rough');
-    expect(costs.minutes(belt, openNow)).toBe(6 + 4.5);
-    const after = costs.opens(belt, openNow);
-    expect(costs.minutes(bearing, after)).toBe(10);
-    expect(costs.opens(bearing, after)).toBe(after);
+    expect(repair.minutes(belt, openNow)).toBe(6 + 4.5);
+    const after = repair.opens(belt, openNow);
+    expect(repair.minutes(bearing, after)).toBe(10);
+    expect(repair.opens(bearing, after)).toBe(after);
+  });
+
+  test('a check along the course costs the same as it does from the bench', () => {
+    const faults = faultsOf(knowledge, kind);
+    for (const open of [none, new Set(['sole-plate', 'head']), new Set(['sole-plate', 'roll-out', 'motor-bay'])])
+      for (const check of checksOf(knowledge, kind.id)) {
+        const course = courseCosts(kind, faults, open);
+        const now = reach(kind, open, check);
+        expect(course.check(check).minutes(course.openNow)).toBeCloseTo(check.minutes + now.minutes, 9);
+        expect(course.check(check).opens(course.openNow)).toBe(course.maskOf(now.open));
+      }
   });
 });

@@ -1,5 +1,5 @@
 import type { Check, Fault, Kind } from './knowledge';
-import type { RepairCosts } from './rankActions';
+import type { RepairCosts } from './finishingCourse';
 
 /** Access ids from the outermost to the one named; empty for what is reached from outside. */
 export function accessPath(kind: Kind, access: string): string[] {
@@ -40,22 +40,40 @@ export function reach(kind: Kind, open: ReadonlySet<string>, check: Pick<Check, 
   return { minutes, open: next };
 }
 
-/** Repair costs with openings shared along the course, for states of open parts kept as bit masks. */
-export function repairCosts(kind: Kind, faults: Fault[], open: ReadonlySet<string>) {
+/** Costs with openings shared along the course, for states of open parts kept as bit masks. */
+export function courseCosts(kind: Kind, faults: Fault[], open: ReadonlySet<string>) {
   const bit = new Map(kind.access.map((a, i) => [a.id, 1 << i]));
   const maskOf = (ids: Iterable<string>) => [...ids].reduce((mask, id) => mask | bit.get(id)!, 0);
-  const pathMask = faults.map((f) => maskOf(accessPath(kind, f.repair.access)));
-  const opening = (missing: number) =>
-    kind.access.reduce((sum, a, i) => sum + (missing & (1 << i) ? a.openMinutes : 0), 0);
-  const cache = new Map<number, number>();
-  const costs: RepairCosts = {
-    minutes: (fault, now) => {
-      const missing = pathMask[fault]! & ~now;
-      let minutes = cache.get(missing);
-      if (minutes === undefined) cache.set(missing, (minutes = opening(missing)));
-      return minutes + faults[fault]!.repair.minutes;
-    },
-    opens: (fault, now) => now | pathMask[fault]!,
+  const pathOf = (access: string) => maskOf(accessPath(kind, access));
+  const closedForPower = maskOf(kind.access.filter((a) => a.closedForPower).map((a) => a.id));
+  const sumOf = (minutes: (a: Kind['access'][number]) => number) => {
+    const cache = new Map<number, number>();
+    return (mask: number) => {
+      let sum = cache.get(mask);
+      if (sum === undefined)
+        cache.set(mask, (sum = kind.access.reduce((s, a, i) => s + (mask & (1 << i) ? minutes(a) : 0), 0)));
+      return sum;
+    };
   };
-  return { costs, maskOf, openNow: maskOf(open) };
+  const opening = sumOf((a) => a.openMinutes);
+  const closing = sumOf((a) => a.closeMinutes);
+  const faultPath = faults.map((f) => pathOf(f.repair.access));
+  const repair: RepairCosts = {
+    minutes: (fault, now) => opening(faultPath[fault]! & ~now) + faults[fault]!.repair.minutes,
+    opens: (fault, now) => now | faultPath[fault]!,
+  };
+  return {
+    repair,
+    maskOf,
+    openNow: maskOf(open),
+    /** A check's minutes from a state, and what is open after it. */
+    check(check: Pick<Check, 'access' | 'power' | 'minutes'>) {
+      const path = pathOf(check.access);
+      const mustClose = check.power === 'yes' ? closedForPower & ~path : 0;
+      return {
+        minutes: (now: number) => check.minutes + closing(now & mustClose) + opening(path & ~(now & ~mustClose)),
+        opens: (now: number) => (now & ~mustClose) | path,
+      };
+    },
+  };
 }

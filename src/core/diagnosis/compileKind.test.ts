@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { kindById, knowledge } from '@/knowledge';
-import { assess, aspectOf } from './assess';
+import { assess } from './assess';
+import { aspectOf } from './observe';
 import { compileKind, shippedPriors } from './compileKind';
 import { checksOf, STRENGTHS } from './knowledge';
 

@@ -52,7 +52,7 @@ export function explanations(
   observations: Observation[],
   pins: Pins,
   logEvidence: number,
-  { enough = 0.999, most = 400 }: { enough?: number; most?: number } = {},
+  { enough = 0.99, most = 250 }: { enough?: number; most?: number } = {},
 ): Explanations {
   const n = network.faults.length;
   const wide = observations

@@ -149,7 +149,9 @@ export interface Fault {
   kinds: Record<string, { station: string; common: Commonness; afterRepair?: Commonness; fromAgeYears?: number }>;
   complaints: { complaint: string; strength: Strength; kinds?: string[] }[];
   shows: Show[];
-  /** Faults that bring this one on: it is a symptom with a cause. */
+  /** It never comes by itself: proved, it still has a cause to be found (a tripped breaker, an open cut-out). */
+  symptom?: true;
+  /** Faults that bring this one on. */
   broughtOnBy?: { fault: string; strength: Strength }[];
   /** What is done about it, and run to see. */
   repair: { label: string; minutes: number; access: string; parts?: string[]; power: boolean };

@@ -16,19 +16,22 @@ const headStill = {
 
 /** Batteries, remotes, breakers, motors taken apart. How surely each shows: common practice, no source. */
 export const electricFaults: FaultText[] = [
-  fault(
-    'head-breaker-tripped',
-    'Breaker in the head has tripped',
-    { 'roll-not-turning': 'always' },
-    { 'breaker-reset=head-clicked': 'always', 'head-on-test-lead=dead': 'always', ...headStill },
-    ['Find why, turn by hand, reset, run it', 4, 'outside'],
-    {
-      'roll-bound-by-hair': 'sometimes',
-      'roll-jammed-by-object': 'often',
-      'water-in-head': 'often',
-      'bearing-rough': 'rarely',
-    },
-  ),
+  {
+    symptom: true,
+    ...fault(
+      'head-breaker-tripped',
+      'Breaker in the head has tripped',
+      { 'roll-not-turning': 'always' },
+      { 'breaker-reset=head-clicked': 'always', 'head-on-test-lead=dead': 'always', ...headStill },
+      ['Find why, turn by hand, reset, run it', 4, 'outside'],
+      {
+        'roll-bound-by-hair': 'sometimes',
+        'roll-jammed-by-object': 'often',
+        'water-in-head': 'often',
+        'bearing-rough': 'rarely',
+      },
+    ),
+  },
   fault(
     'remote-battery-flat',
     'Battery of the remote flat',

@@ -103,6 +103,7 @@ export const powerFaults: FaultText[] = [
   },
   {
     id: 'thermal-cutout-open',
+    symptom: true,
     label: 'Cut-out has opened',
     complaints: [
       { complaint: 'stops-after-minutes', strength: 'usually' },

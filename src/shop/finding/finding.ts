@@ -1,4 +1,5 @@
-import { assess, type AssessInput } from '@/core/diagnosis/assess';
+import { assess } from '@/core/diagnosis/assess';
+import type { AssessInput } from '@/core/diagnosis/assessment';
 import { shippedPriors } from '@/core/diagnosis/compileKind';
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { learnPrior } from '@/core/diagnosis/learnPriors';

@@ -1,4 +1,5 @@
-import { aspectOf, type Answer } from '@/core/diagnosis/assess';
+import type { Answer } from '@/core/diagnosis/assessment';
+import { aspectOf } from '@/core/diagnosis/observe';
 import { classifyReading, ImpossibleReadingError, referencesOf } from '@/core/diagnosis/classifyReading';
 import { checksOf, type Kind } from '@/core/diagnosis/knowledge';
 import { toBase, UNITS } from '@/core/units/units';

@@ -1,4 +1,4 @@
-import type { Assessment } from '@/core/diagnosis/assess';
+import type { Assessment } from '@/core/diagnosis/assessment';
 import type { PhotographView } from '../photographs/dto';
 
 /** Everything that the screens of one job show, as plain data. */

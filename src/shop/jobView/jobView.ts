@@ -1,5 +1,5 @@
 import { accessPath } from '@/core/diagnosis/accessCosts';
-import type { AssessInput } from '@/core/diagnosis/assess';
+import type { AssessInput } from '@/core/diagnosis/assessment';
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { UNITS } from '@/core/units/units';
 import { customerById } from '@/data/customers';

@@ -1,4 +1,4 @@
-import { POWER_CAUTIONS } from '@/core/diagnosis/assess';
+import { POWER_CAUTIONS } from '@/core/diagnosis/benchState';
 import { updateJob } from '@/data/jobs';
 import type { Person } from '../access/person';
 import { jobDeed } from '../jobDeed/jobDeed';

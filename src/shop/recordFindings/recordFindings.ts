@@ -1,4 +1,4 @@
-import { aspectOf } from '@/core/diagnosis/assess';
+import { aspectOf } from '@/core/diagnosis/observe';
 import { checksOf, type Kind } from '@/core/diagnosis/knowledge';
 import { formatQuantity, type Quantity } from '@/core/units/units';
 import { findingsOf, insertFinding, revokeFinding } from '@/data/jobs';

@@ -1,0 +1,76 @@
+import type { PriorOptions } from './compileKind';
+import type { Kind } from './knowledge';
+import type { Posterior } from './posteriorResult';
+
+/** A check's answer: an outcome by id, or a reading in the aspect's own unit. `check` may be `repair:<fault>`. */
+export type Answer =
+  { check: string; outcome: string } | { check: string; value: number; condition?: string | undefined };
+
+export interface AssessInput extends PriorOptions {
+  kind: Kind;
+  mainsV: number;
+  complaints: string[];
+  answers: Answer[];
+  /** Cautions in force for other reasons (arrival checks). */
+  raised?: string[];
+  /** Cautions cleared by somebody's name. */
+  cleared?: string[];
+}
+
+export interface ReadAs {
+  outcome: string;
+  probability: number;
+}
+
+export interface Assessment {
+  faults: {
+    id: string;
+    probability: number;
+    prior: number;
+    proved: boolean;
+    /** It can explain a complaint, or the findings have made it likelier than it was. */
+    suspect: boolean;
+    evidence: { finding: string; logOdds: number }[];
+  }[];
+  explanations: { faults: string[]; probability: number }[];
+  next: NextAction[];
+  /** Faults shown directly by a finding. */
+  proved: string[];
+  /** For each reading: which outcomes it may be, with odds in the light of everything else. */
+  readings: { check: string; condition?: string | undefined; value: number; readAs: ReadAs[] }[];
+  /** Complaint → proved faults that explain it. */
+  explained: { complaint: string; by: string[] }[];
+  /** True when every complaint has a proved cause that is not itself only a symptom. */
+  finished: boolean;
+  /** What is open after the answers so far. */
+  open: string[];
+  minutesSpent: number;
+  /** Expected minutes from here to the machine repaired, along the proposed course. */
+  minutesToGo: number;
+  cautions: string[];
+  basis: { method: Posterior['method']; standardError: number; covered: number };
+}
+
+export interface NextAction {
+  /** Check id, or `repair:<fault>`. */
+  check: string;
+  minutes: number;
+  openingMinutes: number;
+  saving: number;
+  /** Expected minutes to the end when this is done next and the best follows. */
+  total: number;
+  /** As good as the first: whoever stands at the bench may choose. */
+  asGood: boolean;
+  why: {
+    outcomes: string[];
+    probability: number;
+    topFault: string | null;
+    topProbability: number;
+    /** Expected minutes from that answer to the end. */
+    minutesToGo: number;
+    /** The best step after that answer, when two steps were looked ahead. */
+    then?: string;
+  }[];
+  /** Cautions that forbid it now. */
+  heldBackBy: string[];
+}

@@ -1,0 +1,54 @@
+import { reach } from './accessCosts';
+import type { Answer, AssessInput } from './assessment';
+import type { CompiledKind } from './compileKind';
+import type { Check } from './knowledge';
+import { aspectOf, checkById } from './observe';
+
+/** Cautions that hold back everything that needs power. */
+export const POWER_CAUTIONS: ReadonlySet<string> = new Set([
+  'wet-signs',
+  'burnt-smell',
+  'damaged-cord',
+  'lithium-pack',
+]);
+
+/** What is open after these answers, and how many minutes they took. */
+export function replay(compiled: CompiledKind, answers: Answer[]) {
+  let open: ReadonlySet<string> = new Set<string>();
+  let minutes = 0;
+  let previous = '';
+  for (const answer of answers) {
+    const step = actionOf(compiled, answer.check);
+    const reached = reach(compiled.kind, open, step);
+    open = reached.open;
+    // The aspects of one check are answered in one go.
+    minutes += reached.minutes + (answer.check === previous ? 0 : step.minutes);
+    previous = answer.check;
+  }
+  return { open, minutes };
+}
+
+/** Where a check or a repair is done, and its own minutes. */
+export function actionOf(
+  compiled: CompiledKind,
+  id: string,
+): { access: string; power: Check['power']; minutes: number } {
+  if (!id.startsWith('repair:')) return checkById(compiled, id);
+  const fault = compiled.faults.find((f) => `repair:${f.id}` === id);
+  if (!fault) throw new RangeError(`${compiled.kind.id} has no fault for ${id}.`);
+  return { access: fault.repair.access, power: 'no', minutes: fault.repair.minutes };
+}
+
+/** Cautions raised by complaints, answers and arrival, less those cleared by name. */
+export function cautionsInForce(compiled: CompiledKind, input: AssessInput): string[] {
+  const raised = new Set(input.raised ?? []);
+  for (const id of input.complaints)
+    for (const c of compiled.complaints.find((x) => x.id === id)?.raises ?? []) raised.add(c);
+  for (const answer of input.answers) {
+    if (answer.check.startsWith('repair:') || !('outcome' in answer)) continue;
+    const aspect = aspectOf(checkById(compiled, answer.check), answer);
+    for (const c of aspect?.outcomes.find((o) => o.id === answer.outcome)?.raises ?? []) raised.add(c);
+  }
+  for (const c of input.cleared ?? []) raised.delete(c);
+  return [...raised];
+}

@@ -1,0 +1,217 @@
+import { closingMinutes, courseCosts, reach } from './accessCosts';
+import type { Answer, AssessInput, NextAction } from './assessment';
+import { POWER_CAUTIONS } from './benchState';
+import type { CompiledFinding, CompiledKind } from './compileKind';
+import type { Diagnosis } from './diagnose';
+import type { Prover } from './finishingCourse';
+import type { Check } from './knowledge';
+import { aspectOf, checkById } from './observe';
+import { rankActions, type Action } from './rankActions';
+
+/** Below this a repair on suspicion is not put forward. Common practice, no source. */
+const WORTH_REPAIRING = 0.25;
+/** Below this a fault does not take part in the course. */
+const WORTH_PROVING = 5e-4;
+/** A look counts as a way to prove a fault when the fault shows there at least so surely. */
+const SHOWS_SURELY = 0.5;
+/** Two actions are worth the same when their totals differ by less than so many minutes, or this part of the total. */
+const SAME_MINUTES = 0.5;
+const SAME_PART = 0.05;
+
+/** What can be done next, best first; what is held back by a caution comes last. */
+export function nextActions(
+  compiled: CompiledKind,
+  input: AssessInput,
+  { sets, result, pins, proved }: Diagnosis,
+  open: ReadonlySet<string>,
+  cautions: string[],
+  ahead = true,
+): { next: NextAction[]; minutesToGo: number } {
+  const { kind } = compiled;
+  const costs = courseCosts(kind, compiled.faults, open);
+  const answered = new Set(
+    input.answers.map((a) => {
+      if (a.check.startsWith('repair:')) return a.check;
+      const check = checkById(compiled, a.check);
+      return `${check.id}/${aspectOf(check, a)!.id}`;
+    }),
+  );
+  const heldBack = holdsBack(compiled, input.answers, cautions);
+  type Candidate = { id: string; action: Action; own: number; opening: number; held: string[] };
+  const candidates: Candidate[] = [];
+  const provers: Prover[] = [];
+  for (const check of compiled.checks) {
+    const findings = check.aspects
+      .filter((a) => !a.neutral && !answered.has(`${check.id}/${a.id}`))
+      .map((a) => compiled.findingIndex.get(`${check.id}/${a.id}`)!);
+    // A check that can move nothing in this model (its station is not there) is not put forward.
+    if (findings.every((f) => compiled.network.findings[f]!.effects.length === 0)) continue;
+    const reached = reach(kind, open, check);
+    const held = heldBack(check);
+    candidates.push({
+      id: check.id,
+      action: {
+        findings,
+        minutes: check.minutes + reached.minutes,
+        openAfter: costs.maskOf(reached.open),
+        proves: (finding, level) => provesAt(compiled, finding, level),
+      },
+      own: check.minutes,
+      opening: reached.minutes,
+      held,
+    });
+    // The course counts on what can be done in the end; only what is forbidden outright is left out of it.
+    const faults = held.some((h) => POWER_CAUTIONS.has(h)) ? [] : findings.flatMap((f) => provenBy(compiled, f));
+    if (faults.length > 0) provers.push({ faults: [...new Set(faults)], ...costs.check(check) });
+  }
+  compiled.faults.forEach((fault, i) => {
+    const id = `repair:${fault.id}`;
+    if (answered.has(id) || pins.has(i) || !sets.candidates.includes(i)) return;
+    const held = fault.repair.power ? heldBack({ power: 'yes' }) : [];
+    if (result.marginals[i]! >= WORTH_PROVING && held.length === 0)
+      provers.push({
+        faults: [i],
+        repairs: true,
+        minutes: (now) => costs.repair.minutes(i, now),
+        opens: (now) => costs.repair.opens(i, now),
+      });
+    if (result.marginals[i]! < WORTH_REPAIRING) return;
+    const reached = reach(kind, open, { access: fault.repair.access, power: 'no' });
+    const closing = fault.repair.power ? closingMinutes(kind, open) : 0;
+    candidates.push({
+      id,
+      action: {
+        findings: [compiled.findingIndex.get(id)!],
+        minutes: fault.repair.minutes + reached.minutes + closing,
+        repairs: i,
+        openAfter: costs.maskOf(reached.open),
+      },
+      own: fault.repair.minutes,
+      opening: reached.minutes + closing,
+      held,
+    });
+  });
+  const { now, ranked } = rankActions({
+    network: compiled.network,
+    sets: sets.list,
+    candidates: sets.candidates,
+    marginals: result.marginals,
+    actions: candidates.map((c) => c.action),
+    provers,
+    repair: costs.repair,
+    proved: new Set(pins.keys()),
+    openNow: costs.openNow,
+    ahead,
+    groupsOf: groupsFor(compiled, input.complaints, proved),
+  });
+  const rows = ranked.map((r): NextAction => {
+    const c = candidates[r.action]!;
+    return {
+      check: c.id,
+      minutes: c.own,
+      openingMinutes: c.opening,
+      saving: r.saving,
+      total: r.total,
+      asGood: false,
+      why: r.leads.slice(0, 4).map((lead) => ({
+        outcomes: lead.levels.map((l) => outcomeId(compiled.findings[l.finding]!, l.level)),
+        probability: lead.probability,
+        topFault: lead.topFault < 0 ? null : compiled.faults[lead.topFault]!.id,
+        topProbability: lead.topProbability,
+        minutesToGo: lead.minutesToGo,
+        ...(lead.then === undefined || lead.then < 0 ? {} : { then: candidates[lead.then]!.id }),
+      })),
+      heldBackBy: c.held,
+    };
+  });
+  const free = enablersFirst(rows).filter((r) => r.heldBackBy.length === 0);
+  const first = free[0];
+  if (first)
+    for (const row of free.slice(0, 6))
+      row.asGood = Math.abs(row.total - first.total) <= Math.max(SAME_MINUTES, SAME_PART * first.total);
+  return {
+    next: [...free, ...rows.filter((r) => r.heldBackBy.length > 0)],
+    minutesToGo: Math.min(now, first?.total ?? now),
+  };
+}
+
+/** When the best of all waits only for the roll to be turned by hand, turning it is the next step. */
+function enablersFirst(rows: NextAction[]): NextAction[] {
+  const best = rows.find((r) => r.heldBackBy.every((h) => h === 'roll-free-before-power'));
+  const turn = rows.find((r) => r.check === 'finger-turn');
+  if (!best || best.heldBackBy.length === 0 || !turn) return rows;
+  const total = Math.min(turn.total, best.total + turn.minutes + turn.openingMinutes);
+  const raised = { ...turn, total, saving: turn.saving + turn.total - total };
+  return [raised, ...rows.filter((r) => r !== turn)];
+}
+
+/** Which cautions forbid something now. */
+function holdsBack(compiled: CompiledKind, answers: Answer[], cautions: string[]) {
+  const turned = answers.filter((a) => a.check === 'finger-turn').at(-1);
+  const rolled = turned && 'outcome' in turned ? turned.outcome : undefined;
+  return (check: { power: Check['power']; spinsRoll?: true | undefined }): string[] => {
+    if (check.power === 'no') return [];
+    const held: string[] = cautions.filter((c) => POWER_CAUTIONS.has(c));
+    const mustTurn = check.spinsRoll && compiled.checks.some((c) => c.id === 'finger-turn');
+    if (mustTurn && (rolled === undefined || rolled === 'stuck')) held.push('roll-free-before-power');
+    return held;
+  };
+}
+
+/** Faults that a level of a finding shows directly. */
+function provesAt(compiled: CompiledKind, finding: number, level: number): number[] {
+  const { aspect } = compiled.findings[finding]!;
+  return (aspect?.outcomes[level]?.proves ?? []).flatMap((id) => compiled.faultIndex.get(id) ?? []);
+}
+
+/** Faults that a finding will most likely prove if they are there. */
+function provenBy(compiled: CompiledKind, finding: number): number[] {
+  const node = compiled.network.findings[finding]!;
+  return node.effects
+    .filter(
+      (e) =>
+        e.levels.reduce((sum, p, level) => sum + (provesAt(compiled, finding, level).includes(e.fault) ? p : 0), 0) >=
+        SHOWS_SURELY,
+    )
+    .map((e) => e.fault);
+}
+
+/**
+ * Who must be proved of a set of faults: for each complaint that has no proved cause yet, one of those that explain it;
+ * for one that is only a symptom, what brought it on.
+ */
+function groupsFor(compiled: CompiledKind, complaints: string[], proved: ReadonlySet<string>) {
+  const explains = complaints.map((complaint) => {
+    const linked = (rarely: boolean) =>
+      new Set(
+        compiled.faults.flatMap((f, i) => {
+          const link = f.complaints.find((c) => c.complaint === complaint);
+          return link && link.strength !== 'never' && (link.strength === 'rarely') === rarely ? [i] : [];
+        }),
+      );
+    return { well: linked(false), rarely: linked(true) };
+  });
+  const roots = (i: number, set: number[]): number[] => {
+    const fault = compiled.faults[i]!;
+    if (!fault.symptom) return [i];
+    return (fault.broughtOnBy ?? []).flatMap((c) => {
+      const cause = compiled.faultIndex.get(c.fault);
+      return cause !== undefined && set.includes(cause) ? [cause] : [];
+    });
+  };
+  const isProved = (i: number) => proved.has(compiled.faults[i]!.id) && !compiled.faults[i]!.symptom;
+  return (set: number[]) =>
+    explains
+      .map(({ well, rarely }) => {
+        // What shows as the complaint only rarely explains it when nothing better does.
+        const better = set.filter((i) => well.has(i));
+        const who = better.length > 0 ? better : set.filter((i) => rarely.has(i));
+        return [...new Set(who.flatMap((i) => roots(i, set)))];
+      })
+      .filter((group) => !group.some(isProved));
+}
+
+function outcomeId(finding: CompiledFinding, level: number): string {
+  if (finding.aspect) return finding.aspect.outcomes[level]!.id;
+  return level === 0 ? 'gone' : 'remains';
+}

@@ -1,0 +1,70 @@
+import type { Answer, AssessInput } from './assessment';
+import { classifyReading, type References } from './classifyReading';
+import type { CompiledKind } from './compileKind';
+import type { Aspect, Check } from './knowledge';
+import type { Observation } from './network';
+
+/** The aspect of a check that an answer belongs to. */
+export function aspectOf(check: Check, answer: Answer): Aspect | undefined {
+  if ('outcome' in answer) return check.aspects.find((a) => a.outcomes.some((o) => o.id === answer.outcome));
+  const withReading = check.aspects.filter((a) => a.reading);
+  if (answer.condition !== undefined) return withReading.find((a) => a.condition === answer.condition);
+  return withReading[0];
+}
+
+/** @throws RangeError for a check that the kind does not have */
+export function checkById(compiled: CompiledKind, id: string): Check {
+  const check = compiled.checks.find((c) => c.id === id);
+  if (!check) throw new RangeError(`${compiled.kind.id} has no check ${id}.`);
+  return check;
+}
+
+/** What was said and found, as the network sees it: observations, how each is named, what is shown directly. */
+export function observe(compiled: CompiledKind, input: AssessInput, references: References) {
+  const observations: Observation[] = [];
+  const labels: string[] = [];
+  const proved = new Set<string>();
+  const add = (finding: string, label: string, likelihood: number[]) => {
+    observations.push({ finding: compiled.findingIndex.get(finding)!, likelihood });
+    labels.push(label);
+  };
+  for (const id of input.complaints) {
+    if (!compiled.complaints.some((c) => c.id === id))
+      throw new RangeError(`${compiled.kind.id} has no complaint ${id}.`);
+    add(`complaint:${id}`, id, [0, 1]);
+  }
+  for (const answer of input.answers) {
+    if (answer.check.startsWith('repair:')) {
+      const gone = 'outcome' in answer && answer.outcome === 'gone';
+      add(answer.check, answer.check, gone ? [1, 0] : [0, 1]);
+      if (gone) proved.add(answer.check.slice('repair:'.length));
+      continue;
+    }
+    const check = checkById(compiled, answer.check);
+    const aspect = aspectOf(check, answer);
+    if (!aspect) throw new RangeError(`${check.id} has no such outcome or condition.`);
+    const likelihood =
+      'outcome' in answer
+        ? aspect.outcomes.map((o) => (o.id === answer.outcome ? 1 : 0))
+        : classifyReading(aspect, answer.value, references);
+    add(`${check.id}/${aspect.id}`, labelOf(check, answer), likelihood);
+    const sure = aspect.outcomes[likelihood.indexOf(1)];
+    const share = 1 / likelihood.reduce((a, b) => a + b, 0);
+    if (sure && share > 0.95) for (const id of sure.proves ?? []) if (compiled.faultIndex.has(id)) proved.add(id);
+  }
+  // Water seen on arrival counts as some sign of water until the check itself is made.
+  const water = compiled.findingIndex.get('wet-signs/water');
+  const looked = input.answers.some((a) => a.check === 'wet-signs');
+  if (water !== undefined && !looked && input.raised?.includes('wet-signs'))
+    add(
+      'wet-signs/water',
+      'arrival:wet-signs',
+      compiled.network.findings[water]!.leak.map((_, k) => (k === 0 ? 0 : 1)),
+    );
+  return { observations, proved, labels };
+}
+
+function labelOf(check: Check, answer: Answer): string {
+  if ('outcome' in answer) return `${check.id}=${answer.outcome}`;
+  return answer.condition ? `${check.id}@${answer.condition}` : check.id;
+}
