@@ -15,8 +15,8 @@ const WORTH_PROVING = 5e-4;
 /** A look counts as a way to prove a fault when the fault shows there at least so surely. */
 const SHOWS_SURELY = 0.5;
 /** Two actions are worth the same when their totals differ by less than so many minutes, or this part of the total. */
-const SAME_MINUTES = 0.5;
-const SAME_PART = 0.05;
+const SAME_MINUTES = 1;
+const SAME_PART = 0.07;
 
 /** What can be done next, best first; what is held back by a caution comes last. */
 export function nextActions(
@@ -126,11 +126,14 @@ export function nextActions(
   });
   const free = enablersFirst(rows).filter((r) => r.heldBackBy.length === 0);
   const first = free[0];
-  if (first)
-    for (const row of free.slice(0, 6))
-      row.asGood = Math.abs(row.total - first.total) <= Math.max(SAME_MINUTES, SAME_PART * first.total);
+  const same = first ? Math.max(SAME_MINUTES, SAME_PART * first.total) : 0;
+  for (const row of free) row.asGood = row === first || (row.saving > 0 && row.total - first!.total <= same);
+  // Of those worth the same the quickest goes first: it is done before the others are begun.
+  const effort = (row: NextAction) => row.minutes + row.openingMinutes;
+  const [level, rest] = [free.filter((r) => r.asGood), free.filter((r) => !r.asGood)];
+  level.sort((a, b) => effort(a) - effort(b));
   return {
-    next: [...free, ...rows.filter((r) => r.heldBackBy.length > 0)],
+    next: [...level, ...rest, ...rows.filter((r) => r.heldBackBy.length > 0)],
     minutesToGo: Math.min(now, first?.total ?? now),
   };
 }

@@ -122,6 +122,13 @@ export class LeadDto {
   topFault!: string | null;
   @IsNumber()
   topProbability!: number;
+  /** Expected minutes from this answer to the machine repaired. */
+  @IsNumber()
+  minutesToGo!: number;
+  /** The best step after this answer. */
+  @IsOptional()
+  @IsString()
+  then?: string;
 }
 
 export class NextActionDto {
@@ -133,6 +140,12 @@ export class NextActionDto {
   openingMinutes!: number;
   @IsNumber()
   saving!: number;
+  /** Expected minutes to the machine repaired when this is done next. */
+  @IsNumber()
+  total!: number;
+  /** Worth the same as the first. */
+  @IsBoolean()
+  asGood!: boolean;
   @ValidateNested({ each: true })
   @Type(() => LeadDto)
   why!: LeadDto[];
@@ -192,6 +205,10 @@ export class FindingAnswerDto {
   proved!: string[];
   @IsBoolean()
   finished!: boolean;
+  @IsNumber()
+  minutesSpent!: number;
+  @IsNumber()
+  minutesToGo!: number;
   @IsString({ each: true })
   cautions!: string[];
   @ValidateNested()

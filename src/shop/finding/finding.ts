@@ -75,7 +75,7 @@ export async function finding(request: FindingRequestDto): Promise<FindingAnswer
     },
     request.modelId ?? null,
   );
-  const { faults, explanations, next, readings, proved, finished, cautions, basis } = result;
+  const { faults, explanations, next, readings, proved, finished, minutesSpent, minutesToGo, cautions, basis } = result;
   return Object.assign(new FindingAnswerDto(), {
     faults,
     explanations,
@@ -83,6 +83,8 @@ export async function finding(request: FindingRequestDto): Promise<FindingAnswer
     readings,
     proved,
     finished,
+    minutesSpent,
+    minutesToGo,
     cautions,
     basis,
   });

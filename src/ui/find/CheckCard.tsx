@@ -199,6 +199,9 @@ function Why({ job, doing, next }: { job: JobView; doing: Doing; next: Assessmen
               would leave {faultLabel(lead.topFault).toLowerCase()} at <Reading>{percent(lead.topProbability)}</Reading>
             </>
           )}
+          {lead.then && doingOf(job.machine.kind, lead.then) && (
+            <>, then {doingOf(job.machine.kind, lead.then)!.label.toLowerCase()}</>
+          )}
         </span>
       ))}
       .

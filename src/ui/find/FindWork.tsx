@@ -15,6 +15,7 @@ import { CautionGate } from './CautionGate';
 import { FaultList } from './FaultList';
 import { FindingLog } from './FindingLog';
 import { OtherChecks } from './OtherChecks';
+import { SameWorth } from './SameWorth';
 
 interface Props {
   desk: JobDesk;
@@ -91,6 +92,11 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
               <Typography variant="body2">Fit what is most likely and run it, or look further below.</Typography>
             </Notice>
           )}
+          {current && !closed && current === proposed && current.startsWith('repair:') && (next?.saving ?? 0) > 0 && (
+            <Notice title="Fit it and run it.">
+              <Typography variant="body2">Looking further would cost more than it is expected to save.</Typography>
+            </Notice>
+          )}
           {current && !closed ? (
             <CheckCard
               key={current}
@@ -111,6 +117,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
               />
             )
           )}
+          {current && !closed && current === proposed && <SameWorth job={job} current={current} onPick={setPinned} />}
           <FindingLog job={job} onRevoke={closed ? null : (id) => void act('revoke-finding', { finding: id })} />
           {!closed && (
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
@@ -124,6 +131,8 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
               )}
               <Typography variant="caption" sx={{ color: 'text.secondary' }}>
                 {assessment.minutesSpent.toFixed(1)} min spent
+                {!assessment.finished &&
+                  `, about ${Math.round(assessment.minutesToGo)} more to the end with the repair`}
               </Typography>
             </Box>
           )}
