@@ -124,6 +124,25 @@ export const models = [
   { maker: 'Pellstreet', name: 'Lantern', kind: 'upright-brush-motor', dropped: ['cut-out'] },
 ];
 
+/** One model of every other kind; `volts` where it is not the shop's mains. */
+export const rarerModels: { maker: string; name: string; kind: string; volts?: number }[] = [
+  { maker: 'Tussock', name: 'Heron', kind: 'upright-clutch' },
+  { maker: 'Ardlow', name: 'Wicket', kind: 'upright-direct-air' },
+  { maker: 'Pellstreet', name: 'Shire', kind: 'upright-self-propelled' },
+  { maker: 'Hollin', name: 'Verger', kind: 'upright-auto' },
+  { maker: 'Mirefield', name: 'Sled', kind: 'canister-power-nozzle' },
+  { maker: 'Mirefield', name: 'Whirligig', kind: 'central-turbine-brush' },
+  { maker: 'Tussock', name: 'Rush', kind: 'stick-cordless', volts: 22 },
+  { maker: 'Ardlow', name: 'Thimble', kind: 'handheld-mains' },
+  { maker: 'Hollin', name: 'Causeway 43', kind: 'scrubber-walk-behind', volts: 24 },
+  { maker: 'Hollin', name: 'Quay 70', kind: 'scrubber-ride-on', volts: 36 },
+  { maker: 'Pellstreet', name: 'Cloister', kind: 'upright-bagged-brush-gear' },
+  { maker: 'Tussock', name: 'Pannier', kind: 'backpack' },
+  { maker: 'Mirefield', name: 'Cistern', kind: 'wet-dry-tub' },
+  { maker: 'Ardlow', name: 'Freshet', kind: 'carpet-extractor' },
+  { maker: 'Pellstreet', name: 'Vole', kind: 'robot', volts: 14 },
+];
+
 /** What people say at the counter, by complaint. */
 export const sayings: Record<string, string[]> = {
   'roll-not-turning': [
@@ -150,6 +169,12 @@ export const sayings: Record<string, string[]> = {
   dead: ['Dead as a post.', 'Nothing happens when I switch on.'],
   'dead-intermittent': ['Works if I hold the cord just so.', 'Comes and goes.'],
   'blows-dust': ['It blows dust out of the back.', 'The room is dustier after than before.'],
+  'leaves-water': ['It leaves puddles in every turn.', 'The hall floor stays wet.'],
+  'leaves-streaks': ['Streaks from one end to the other.'],
+  'no-solution': ['No water comes down any more.'],
+  'short-run-time': ['Half the shop floor, then it dies.', 'Five minutes and the battery is gone.'],
+  'goes-in-circles': ['It goes round and round under the table.'],
+  'weak-only-upright': ['Standing up the hose does nothing.'],
 };
 
 export const advice = [

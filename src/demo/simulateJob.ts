@@ -27,7 +27,7 @@ export function simulateJob(
   const { network, faults } = compileKind(knowledge, kind, { ageYears, droppedStations: dropped });
   for (;;) {
     const present = faults.filter((_, i) => random() < network.faults[i]!.prior);
-    const roots = present.filter((f) => !f.broughtOnBy && f.complaints.length > 0);
+    const roots = present.filter((f) => !f.symptom && f.complaints.length > 0);
     if (roots.length === 0 || roots.length > 3) continue;
     const complaints = new Set<string>();
     for (const fault of roots)
@@ -35,9 +35,8 @@ export function simulateJob(
         if (random() < STRENGTHS[c.strength] && complaints.size < 3) complaints.add(c.complaint);
     if (complaints.size === 0) continue;
     const explained = roots.filter((f) => f.complaints.some((c) => complaints.has(c.complaint)));
-    const findings = [turn(random, roots), ...explained.map((f) => proof(random, kind, mainsV, f))].filter(
-      (f) => f !== null,
-    );
+    const turned = checksOf(knowledge, kind.id).some((c) => c.id === 'finger-turn') ? turn(random, roots) : null;
+    const findings = [turned, ...explained.map((f) => proof(random, kind, mainsV, f))].filter((f) => f !== null);
     return {
       faults: explained,
       complaints: [...complaints],

@@ -1,3 +1,4 @@
+import { proofItems } from '@/shop/jobView/proofItems';
 import type { Knex } from 'knex';
 import { seededRandom } from '@/core/diagnosis/seededRandom';
 import { addDays, intervalDays } from '@/core/service/planDue';
@@ -63,18 +64,29 @@ export async function writeDemoShop(db: Knex) {
         ...('belts' in m ? { belts: m.belts, bearings: m.bearings, filters: m.filters } : {}),
       })),
     )
-    .returning(['id', 'kind', 'dropped_stations']);
+    .returning<Model[]>(['id', 'kind', 'dropped_stations', 'mains_v']);
+  const rarer = await db('model')
+    .insert(
+      names.rarerModels.map((m) => ({
+        maker: m.maker,
+        name: m.name,
+        kind: m.kind,
+        mains_v: m.volts ?? MAINS_V,
+        dropped_stations: [],
+      })),
+    )
+    .returning<Model[]>(['id', 'kind', 'dropped_stations', 'mains_v']);
 
   const thisYear = Number(today.slice(0, 4));
   const machines = await db('machine')
     .insert(
-      Array.from({ length: MACHINES }, (_, i) => {
+      Array.from({ length: MACHINES + 2 * rarer.length }, (_, i) => {
         const customer =
           i < 30 ? customers[i % names.businesses.length]! : customers[names.businesses.length + (i % HOUSEHOLDS)]!;
         const business = names.businesses.find((b) => b.name === customer.name);
         return {
           tag: `GK-${String(i + 1).padStart(4, '0')}`,
-          model_id: pick(models).id,
+          model_id: i < MACHINES ? pick(models).id : rarer[i % rarer.length]!.id,
           customer_id: customer.id,
           serial: `${String.fromCharCode(65 + (i % 20))}${100000 + Math.floor(random() * 899999)}`,
           made_year: thisYear - 1 - Math.floor(random() * 11),
@@ -87,17 +99,15 @@ export async function writeDemoShop(db: Knex) {
     .returning(['id', 'model_id', 'customer_id', 'made_year', 'pets', 'hours_per_week']);
 
   const customerKind = new Map(customers.map((c) => [c.id, c.kind as string]));
-  const modelOf = new Map(models.map((m) => [m.id, m]));
+  const modelOf = new Map([...models, ...rarer].map((m) => [m.id, m]));
   // Past jobs, oldest first, over two years, none in the last two weeks (those are the open ones' days).
   const days = Array.from({ length: PAST_JOBS }, () => 15 + Math.floor(random() * 716)).sort((a, b) => b - a);
   const batch = new Batch();
-  for (const [i, daysAgo] of days.entries()) {
-    const machine = i < MACHINES - 6 ? machines[i]! : pick(machines.slice(0, MACHINES - 6));
+  const addPast = (machine: Machine, start: Date) => {
     const model = modelOf.get(machine.model_id)!;
-    const start = new Date(Date.parse(`${addDays(today, -daysAgo)}T08:30:00Z`) + Math.floor(random() * 6 * 3_600_000));
     const age = Math.max(0, start.getUTCFullYear() - machine.made_year);
     const kind = kindById(model.kind);
-    const job = simulateJob(random, kind, MAINS_V, age, model.dropped_stations);
+    const job = simulateJob(random, kind, model.mains_v, age, model.dropped_stations);
     batch.add({
       job,
       machine,
@@ -108,6 +118,16 @@ export async function writeDemoShop(db: Knex) {
       pick,
       kind,
     });
+  };
+  for (const [i, daysAgo] of days.entries()) {
+    const machine = i < MACHINES - 6 ? machines[i]! : pick(machines.slice(0, MACHINES - 6));
+    const day = Date.parse(`${addDays(today, -daysAgo)}T08:30:00Z`);
+    addPast(machine, new Date(day + Math.floor(random() * 6 * 3_600_000)));
+  }
+  // Every machine of the rarer kinds was here once, some time in the last year.
+  for (const [i, machine] of machines.slice(MACHINES).entries()) {
+    const start = new Date(`${addDays(today, -16 - ((i * 11) % 340))}T09:10:00Z`);
+    addPast(machine, start);
   }
   await batch.write(db);
   await writePlans(
@@ -126,8 +146,8 @@ export async function writeDemoShop(db: Knex) {
   );
   await writeBook(db, machines, customers, people, today, random);
   for (const c of customers) await refreshCustomerSearch(db, c.id);
-  const open = await writeOpenJobs(db, { people, machines, models, today, random });
-  return { customers: customers.length, machines: machines.length, jobs: days.length, open };
+  const open = await writeOpenJobs(db, { people, machines: machines.slice(0, MACHINES), models, today, random });
+  return { customers: customers.length, machines: machines.length, jobs: days.length + 2 * rarer.length, open };
 }
 
 /** What a book holds besides jobs: who bought what when, sites, contacts, hour meters, who came back too soon. */
@@ -217,6 +237,8 @@ export async function freshDemoToken(db: Knex): Promise<string> {
   await insertApiToken(db, person.id, 'demo', tokenHash(token));
   return token;
 }
+
+type Model = { id: number; kind: string; dropped_stations: string[]; mains_v: number };
 
 type Machine = {
   id: number;
@@ -331,14 +353,13 @@ function proofs({ job, kind, closed, person, random }: PastJob, jobId: number) {
     unit: null as string | null,
     ...more,
   });
-  const slow = job.complaints.some((c) => c.startsWith('roll'));
-  const weak = job.complaints.some((c) => c.includes('suction') || c.includes('minutes'));
+  const items = proofItems(kind, job.complaints);
+  const measured = (id: string) => items.some((i) => i.id === id);
+  const slow = measured('roll-speed') && job.complaints.some((c) => c.startsWith('roll'));
+  const weak = measured('sealed-vacuum') && job.complaints.some((c) => c.includes('suction') || c.includes('minutes'));
   const about = (x: number, spread: number) => x * (1 + spread * (random() - 0.5));
   return [
-    row('electrical-check'),
-    row('roll-free'),
-    ...job.complaints.map((c) => row(`complaint:${c}`)),
-    row('run-3-min'),
+    ...items.filter((i) => i.required).map((i) => row(i.id)),
     ...(slow
       ? [
           row('roll-speed', {

@@ -2,12 +2,12 @@ import type { ComplaintText } from './assemble';
 
 /** What customers say, as the trade sorts it. Common practice, no source. */
 export const complaints: ComplaintText[] = [
-  { id: 'roll-not-turning', label: 'Roll does not turn' },
-  { id: 'roll-slow', label: 'Roll slow, leaves no lines' },
-  { id: 'roll-stops-and-starts', label: 'Roll cuts in and out' },
+  { id: 'roll-not-turning', label: 'Roll does not turn', turnedByHand: true },
+  { id: 'roll-slow', label: 'Roll slow, leaves no lines', turnedByHand: true },
+  { id: 'roll-stops-and-starts', label: 'Roll cuts in and out', turnedByHand: true },
   { id: 'roll-runs-upright', label: 'Roll runs when upright' },
-  { id: 'ratchet-noise', label: 'Ratchet noise' },
-  { id: 'squeal', label: 'Squeals' },
+  { id: 'ratchet-noise', label: 'Ratchet noise', turnedByHand: true },
+  { id: 'squeal', label: 'Squeals', turnedByHand: true },
   { id: 'rattle', label: 'Rattles' },
   { id: 'harsh-motor', label: 'Motor sounds harsh' },
   { id: 'burning-smell', label: 'Smells of burning', raises: ['burnt-smell'] },

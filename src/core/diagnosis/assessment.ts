@@ -59,6 +59,8 @@ export interface NextAction {
   saving: number;
   /** Expected minutes to the end when this is done next and the best follows. */
   total: number;
+  /** Minutes that the answer alone is expected to save, without what is opened on the way. */
+  informs: number;
   /** As good as the first: whoever stands at the bench may choose. */
   asGood: boolean;
   why: {

@@ -131,6 +131,8 @@ export interface Complaint {
   raises?: string[];
   /** How often it is named with nothing wrong that the knowledge names. Default 0.01. */
   leak?: number;
+  /** It is about the roll: that is turned by hand before anything is opened or run. */
+  turnedByHand?: true;
 }
 
 export interface Show {

@@ -17,6 +17,11 @@ const SHOWS_SURELY = 0.5;
 /** Two actions are worth the same when their totals differ by less than so many minutes, or this part of the total. */
 const SAME_MINUTES = 1;
 const SAME_PART = 0.07;
+/** A look is as good only if its answer alone saves at least this part of its minutes. */
+const SPEAKS = 0.3;
+const MUCH_QUICKER = 0.5;
+/** Minutes that hardly count. */
+const QUICK = 1.5;
 
 /** What can be done next, best first; what is held back by a caution comes last. */
 export function nextActions(
@@ -112,6 +117,7 @@ export function nextActions(
       openingMinutes: c.opening,
       saving: r.saving,
       total: r.total,
+      informs: r.informs,
       asGood: false,
       why: r.leads.slice(0, 4).map((lead) => ({
         outcomes: lead.levels.map((l) => outcomeId(compiled.findings[l.finding]!, l.level)),
@@ -124,28 +130,50 @@ export function nextActions(
       heldBackBy: c.held,
     };
   });
-  const free = enablersFirst(rows).filter((r) => r.heldBackBy.length === 0);
+  const { rows: sorted, behind } = enablersFirst(turnFirst(compiled, input, rows));
+  const free = sorted.filter((r) => r.heldBackBy.length === 0);
   const first = free[0];
   const same = first ? Math.max(SAME_MINUTES, SAME_PART * first.total) : 0;
-  for (const row of free) row.asGood = row === first || (row.saving > 0 && row.total - first!.total <= same);
-  // Of those worth the same the quickest goes first: it is done before the others are begun.
-  const effort = (row: NextAction) => row.minutes + row.openingMinutes;
+  const effort = (row: NextAction) => row.minutes + row.openingMinutes + (row.check === 'finger-turn' ? behind : 0);
+  for (const row of free)
+    row.asGood = row === first || (row.informs > SPEAKS * row.minutes && row.total - first!.total <= same);
+  // Of those worth the same one that is much quicker goes first: it is done before the others are begun.
   const [level, rest] = [free.filter((r) => r.asGood), free.filter((r) => !r.asGood)];
-  level.sort((a, b) => effort(a) - effort(b));
+  const quick = level
+    .filter((r) => effort(r) <= Math.min(QUICK, MUCH_QUICKER * effort(first!)))
+    .sort((a, b) => a.total - b.total)[0];
+  if (quick) level.unshift(...level.splice(level.indexOf(quick), 1));
   return {
     next: [...level, ...rest, ...rows.filter((r) => r.heldBackBy.length > 0)],
     minutesToGo: Math.min(now, first?.total ?? now),
   };
 }
 
-/** When the best of all waits only for the roll to be turned by hand, turning it is the next step. */
-function enablersFirst(rows: NextAction[]): NextAction[] {
+/**
+ * A roll that is complained of is turned by hand before anything is opened or run: it takes seconds, and nothing may be
+ * powered before it. Common practice, no source (the sums alone would now and then go straight to the plate).
+ */
+function turnFirst(compiled: CompiledKind, { complaints }: AssessInput, rows: NextAction[]): NextAction[] {
+  const turn = rows.find((r) => r.check === 'finger-turn');
+  const best = rows[0];
+  if (!turn || !best || best.minutes + best.openingMinutes <= QUICK) return rows;
+  const isTurned = complaints.some((c) => compiled.complaints.find((x) => x.id === c)?.turnedByHand);
+  if (!isTurned) return rows;
+  const total = Math.min(turn.total, best.total + turn.minutes);
+  return [{ ...turn, total, saving: turn.saving + turn.total - total }, ...rows.filter((r) => r !== turn)];
+}
+
+/** When the best of all waits only for the roll to be turned by hand, turning it is the next step, with that behind it. */
+function enablersFirst(rows: NextAction[]): { rows: NextAction[]; behind: number } {
   const best = rows.find((r) => r.heldBackBy.every((h) => h === 'roll-free-before-power'));
   const turn = rows.find((r) => r.check === 'finger-turn');
-  if (!best || best.heldBackBy.length === 0 || !turn) return rows;
+  if (!best || best.heldBackBy.length === 0 || !turn) return { rows, behind: 0 };
   const total = Math.min(turn.total, best.total + turn.minutes + turn.openingMinutes);
   const raised = { ...turn, total, saving: turn.saving + turn.total - total };
-  return [raised, ...rows.filter((r) => r !== turn)];
+  return {
+    rows: [raised, ...rows.filter((r) => r !== turn)],
+    behind: total < turn.total ? best.minutes + best.openingMinutes : 0,
+  };
 }
 
 /** Which cautions forbid something now. */

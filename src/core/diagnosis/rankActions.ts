@@ -21,6 +21,8 @@ export interface RankedAction {
   saving: number;
   /** Expected minutes to the end of the job when it is done next and the best follows. */
   total: number;
+  /** Minutes that the answer alone is expected to save, without what is opened on the way. */
+  informs: number;
   /** What each joint outcome would lead to, most probable first. */
   leads: Lead[];
 }
@@ -154,10 +156,11 @@ export function rankActions(input: RankInput): Ranking {
 
   const rows = actions.map((action, index) => {
     const { total, leads } = evaluate(index, weights, proved, now);
-    return { action: index, total, saving: now - total, leads };
+    const opened = course(weights, proved, nobody, action.openAfter).minutes;
+    return { action: index, total, saving: now - total, informs: opened - (total - action.minutes), leads };
   });
   // A look that leaves the rest of the course as long as it was tells nothing, however cheap it is.
-  const tells = (row: { action: number; total: number }) => now - (row.total - actions[row.action]!.minutes) > TELLS;
+  const tells = (row: { informs: number }) => row.informs > TELLS;
   const better = (a: (typeof rows)[number], b: (typeof rows)[number]) =>
     Number(tells(b)) - Number(tells(a)) || a.total - b.total;
   rows.sort(better);

@@ -235,7 +235,7 @@ export const insideChecks: CheckText[] = [
         label: 'Length',
         outcomes: [
           { id: 'brushes-long', label: 'enough' },
-          { id: 'brushes-short', label: 'worn', proves: ['carbon-brushes-worn'] },
+          { id: 'brushes-short', label: 'worn', proves: ['carbon-brushes-worn', 'vac-brushes-worn'] },
         ],
         reading: {
           quantity: 'length',
@@ -288,7 +288,7 @@ export const insideChecks: CheckText[] = [
         outcomes: [
           { id: 'armature-smooth', label: 'smooth' },
           { id: 'armature-harsh', label: 'harsh', proves: ['suction-motor-worn', 'armature-bad'] },
-          { id: 'armature-dead', label: 'does not run', proves: ['suction-motor-failed'] },
+          { id: 'armature-dead', label: 'does not run', proves: ['suction-motor-failed', 'vac-motor-failed'] },
         ],
       },
     ],

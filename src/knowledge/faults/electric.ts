@@ -245,7 +245,7 @@ export const electricFaults: FaultText[] = [
       'burning-smell': 'often',
       'bad-smell': 'often',
       'harsh-motor': 'sometimes',
-      dead: 'sometimes',
+      dead: 'rarely',
     },
     {
       'wet-signs=rust': 'sometimes',
@@ -255,7 +255,7 @@ export const electricFaults: FaultText[] = [
       'run-seconds=sound-harsh': 'sometimes',
     },
     ['Open, dry a day, insulation-test, run', 30, 'motor-bay'],
-    { 'float-fouled': 'sometimes', 'foam-sleeve-missing': 'often' },
+    { 'float-fouled': 'rarely', 'foam-sleeve-missing': 'sometimes' },
   ),
   fault(
     'pump-failed',

@@ -149,7 +149,7 @@ export const waterFaults: FaultText[] = [
   fault(
     'recovery-full',
     'Recovery tank full',
-    { 'leaves-water': 'usually', 'no-suction': 'often', 'recovery-overflows': 'sometimes' },
+    { 'leaves-water': 'usually', 'no-suction': 'often', 'recovery-overflows': 'rarely' },
     { 'tank-look=recovery-is-full': 'always', 'inlet-vacuum=machine-none': 'often' },
     ['Empty and rinse the tank', 4, 'outside', [], false],
   ),
@@ -173,5 +173,24 @@ export const waterFaults: FaultText[] = [
     { 'weak-suction': 'usually', leaks: 'sometimes' },
     { 'lid-gasket=gasket-bad': 'always', 'inlet-vacuum=machine-weak': 'usually' },
     ['Seat or renew the gasket', 4, 'outside', ['seal'], false],
+  ),
+  fault(
+    'vac-motor-failed',
+    'Suction motor failed',
+    { 'no-suction': 'always', 'leaves-water': 'usually', 'burning-smell': 'sometimes' },
+    {
+      'armature-sound=armature-dead': 'always',
+      'inlet-vacuum=machine-none': 'always',
+      'wind-down-listen=wind-abrupt': 'often',
+    },
+    ['Fit a new suction motor', 30, 'motor-bay', ['motor']],
+    { 'motor-wet': 'rarely' },
+  ),
+  fault(
+    'vac-brushes-worn',
+    'Carbon brushes of the suction motor worn',
+    { 'no-suction': 'often', 'leaves-water': 'often', sparks: 'often' },
+    { 'carbon-brush-length=brushes-short': 'always', 'inlet-vacuum=machine-none': 'sometimes' },
+    ['Fit new carbon brushes, bed them in', 12, 'motor-bay', ['carbon']],
   ),
 ];

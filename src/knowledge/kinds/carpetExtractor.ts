@@ -1,6 +1,6 @@
 import type { KindBook } from '../assemble';
 import { access, station } from '../write';
-import { basis, filterBay, frame, hoseOff, mainsChecks, mainsFaults, mainsPower, motorBay } from './common';
+import { basis, filterBay, hoseOff, mainsChecks, mainsFaults, mainsPower, motorBay } from './common';
 
 export const carpetExtractor: KindBook = {
   kind: {
@@ -65,7 +65,7 @@ export const carpetExtractor: KindBook = {
     ...mainsFaults,
     'motor-wet': ['suction-motor', 'occasional'],
     'suction-motor-worn': ['suction-motor', 'common', { fromAgeYears: 4 }],
-    'suction-motor-failed': ['suction-motor', 'rare'],
+    'vac-motor-failed': ['suction-motor', 'rare'],
     'pump-failed': ['pump', 'common'],
     'pump-air-locked': ['pump', 'common'],
     'brush-motor-failed': ['brush-motor', 'occasional'],

@@ -1,6 +1,6 @@
 import type { KindBook } from '../assemble';
 import { access, station } from '../write';
-import { basis, frame, hoseOff, rollChecks, rollFaults, rollOut, solePlate } from './common';
+import { basis, hoseOff, rollChecks, rollFaults, rollOut, solePlate } from './common';
 
 export const centralTurbineBrush: KindBook = {
   kind: {

@@ -1,6 +1,6 @@
 import type { KindBook } from '../assemble';
 import { access, station } from '../write';
-import { basis, filterBay, frame, motorBay } from './common';
+import { basis, filterBay, motorBay } from './common';
 
 export const handheldMains: KindBook = {
   kind: {

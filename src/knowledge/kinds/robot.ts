@@ -1,6 +1,6 @@
 import type { KindBook } from '../assemble';
 import { access, station } from '../write';
-import { basis, filterBay, frame, motorBay } from './common';
+import { basis, filterBay, motorBay } from './common';
 
 export const robot: KindBook = {
   kind: {
@@ -82,7 +82,7 @@ export const robot: KindBook = {
     'main-board-failed': ['main-board', 'rare'],
     'sensor-dirty': ['sensors', 'very common'],
     'bumper-stuck': ['bumper', 'common'],
-    'suction-motor-failed': ['suction-motor', 'rare'],
+    'vac-motor-failed': ['suction-motor', 'rare'],
     'brush-motor-failed': ['brush-motor', 'occasional'],
     'side-brush-bound': ['side-brush', 'very common'],
     'side-brush-motor-failed': ['side-brush-motor', 'occasional'],

@@ -1,6 +1,6 @@
 import type { KindBook } from '../assemble';
 import { access, station } from '../write';
-import { basis, frame, motorBay } from './common';
+import { basis, motorBay } from './common';
 
 export const scrubberRideOn: KindBook = {
   kind: {
@@ -97,8 +97,8 @@ export const scrubberRideOn: KindBook = {
     'hour-meter-dead': ['hour-meter', 'rare'],
     'brush-motor-failed': ['deck-motor', 'rare'],
     'suction-motor-worn': ['suction-motor', 'occasional', { fromAgeYears: 4 }],
-    'suction-motor-failed': ['suction-motor', 'rare'],
-    'carbon-brushes-worn': ['suction-motor', 'occasional', { fromAgeYears: 3 }],
+    'vac-motor-failed': ['suction-motor', 'rare'],
+    'vac-brushes-worn': ['suction-motor', 'occasional', { fromAgeYears: 3 }],
     'solution-stale': ['solution-tank', 'common'],
     'tank-cracked': ['solution-tank', 'rare'],
     'valve-shut': ['shut-off', 'common'],

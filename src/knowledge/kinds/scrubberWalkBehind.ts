@@ -1,6 +1,6 @@
 import type { KindBook } from '../assemble';
 import { access, station } from '../write';
-import { basis, frame, motorBay } from './common';
+import { basis, motorBay } from './common';
 
 export const scrubberWalkBehind: KindBook = {
   kind: {
@@ -89,8 +89,8 @@ export const scrubberWalkBehind: KindBook = {
     'contactor-failed': ['contactor', 'rare'],
     'brush-motor-failed': ['brush-motor', 'rare'],
     'suction-motor-worn': ['suction-motor', 'occasional', { fromAgeYears: 4 }],
-    'suction-motor-failed': ['suction-motor', 'rare'],
-    'carbon-brushes-worn': ['suction-motor', 'occasional', { fromAgeYears: 3 }],
+    'vac-motor-failed': ['suction-motor', 'rare'],
+    'vac-brushes-worn': ['suction-motor', 'occasional', { fromAgeYears: 3 }],
     'solution-stale': ['solution-tank', 'common'],
     'tank-cracked': ['solution-tank', 'rare'],
     'tank-screen-blocked': ['tank-screen', 'common'],

@@ -1,6 +1,6 @@
 import type { KindBook } from '../assemble';
 import { access, station } from '../write';
-import { basis, filterBay, frame, headOpen, motorBay } from './common';
+import { basis, filterBay, headOpen, motorBay } from './common';
 
 export const stickCordless: KindBook = {
   kind: {

@@ -3,7 +3,6 @@ import { access, station } from '../write';
 import {
   basis,
   filterBay,
-  frame,
   hoseOff,
   mainsChecks,
   mainsFaults,

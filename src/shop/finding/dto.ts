@@ -143,6 +143,9 @@ export class NextActionDto {
   /** Expected minutes to the machine repaired when this is done next. */
   @IsNumber()
   total!: number;
+  /** Minutes that its answer alone is expected to save. */
+  @IsNumber()
+  informs!: number;
   /** Worth the same as the first. */
   @IsBoolean()
   asGood!: boolean;
