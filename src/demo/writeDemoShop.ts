@@ -1,3 +1,4 @@
+import { forecastsOf } from '@/shop/learning/forecasts';
 import { proofItems } from '@/shop/jobView/proofItems';
 import type { Knex } from 'knex';
 import { seededRandom } from '@/core/diagnosis/seededRandom';
@@ -117,6 +118,7 @@ export async function writeDemoShop(db: Knex) {
       random,
       pick,
       kind,
+      mainsV: model.mains_v,
     });
   };
   for (const [i, daysAgo] of days.entries()) {
@@ -258,6 +260,7 @@ interface PastJob {
   random: () => number;
   pick: <T>(list: readonly T[]) => T;
   kind: ReturnType<typeof kindById>;
+  mainsV: number;
 }
 
 /** Past jobs gathered and written table by table: three hundred jobs in a second. */
@@ -328,6 +331,21 @@ class Batch {
     await insert(
       'confirmed_fault',
       each(({ job }, id) => job.faults.map((f) => ({ job_id: id, fault: f.id }))),
+    );
+    await insert(
+      'forecast',
+      each(({ job, machine, kind, closed, start, mainsV }, id) =>
+        forecastsOf(
+          {
+            kind,
+            mainsV,
+            complaints: job.complaints,
+            answers: job.findings.flatMap((f) => (f.outcome ? [{ check: f.check, outcome: f.outcome }] : [])),
+            ageYears: Math.max(0, start.getUTCFullYear() - machine.made_year),
+          },
+          job.faults.map((f) => f.id),
+        ).map((row) => ({ job_id: id, ...row, at: closed })),
+      ),
     );
     await insert(
       'proof',

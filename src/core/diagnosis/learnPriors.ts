@@ -16,10 +16,16 @@ export function betaUpdate(mean: number, strength: number, { confirmed, jobs }: 
 }
 
 /**
- * Prior of one fault, learned in two steps (partial pooling): the kind's figure moves from the shipped one by the jobs
- * of the kind, the model's figure moves from the kind's by the jobs of the model; a model with few jobs leans on its
+ * Prior of one fault, learned in steps (partial pooling): the shipped figure moves by what other shops lent (each by its
+ * weight), that by the shop's own jobs of the kind, and that by the jobs of the model; a model with few jobs leans on its
  * kind. Beta-binomial conjugate updating (Gelman et al., Bayesian Data Analysis, chapter 2: from memory).
  */
-export function learnPrior(shipped: number, kind: FaultCount, model: FaultCount = { confirmed: 0, jobs: 0 }): number {
-  return betaUpdate(betaUpdate(shipped, KIND_STRENGTH, kind), MODEL_STRENGTH, model);
+export function learnPrior(
+  shipped: number,
+  kind: FaultCount,
+  model: FaultCount = { confirmed: 0, jobs: 0 },
+  lent: FaultCount = { confirmed: 0, jobs: 0 },
+): number {
+  const strength = KIND_STRENGTH + lent.jobs;
+  return betaUpdate(betaUpdate(betaUpdate(shipped, KIND_STRENGTH, lent), strength, kind), MODEL_STRENGTH, model);
 }

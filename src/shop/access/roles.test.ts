@@ -18,8 +18,11 @@ test('the table, as the shop agreed on it', () => {
       'export-all',
       'import-customers',
       'import-machines',
+      'lend-in',
       'read-audit',
+      'read-learning',
       'reset-passphrase',
+      'weigh-lent',
     ].sort(),
   );
   expect(only('owner', 'counter').sort()).toEqual(

@@ -46,6 +46,9 @@ export const MAY = {
   'reset-passphrase': owner,
   'end-session': owner,
   'amend-shop': owner,
+  'read-learning': owner,
+  'lend-in': owner,
+  'weigh-lent': owner,
 } as const satisfies Record<string, readonly Role[]>;
 
 export type DeedName = keyof typeof MAY;

@@ -5,7 +5,7 @@ import type { Kind } from '@/core/diagnosis/knowledge';
 import { learnPrior } from '@/core/diagnosis/learnPriors';
 import { ImpossibleEvidenceError } from '@/core/diagnosis/network';
 import { database, type Db } from '@/data/database';
-import { talliesFor } from '@/data/tallies';
+import { talliesFor, type Tallies } from '@/data/tallies';
 import { knowledge } from '@/knowledge';
 import { ProblemError, refuseIf, type FieldProblem } from '../problem';
 import type { AssessmentView } from '../jobView/dto';
@@ -15,13 +15,7 @@ import { readFindings } from './readFindings';
 /** The engine with the shop's own figures: priors learned from its finished jobs, with how many stand behind them. */
 export async function assessLearned(db: Db, input: AssessInput, modelId: number | null): Promise<AssessmentView> {
   const tallies = await talliesFor(db, input.kind.id, modelId);
-  const learned = new Map(
-    [...shippedPriors(knowledge, input.kind, input)].map(([fault, shipped]) => {
-      const count = tallies.faults.get(fault) ?? { kind: 0, model: 0 };
-      const kind = { confirmed: count.kind, jobs: tallies.kindJobs };
-      return [fault, learnPrior(shipped, kind, { confirmed: count.model, jobs: tallies.modelJobs })];
-    }),
-  );
+  const learned = learnedPriors(tallies, shippedPriors(knowledge, input.kind, input));
   try {
     const result = assess(knowledge, { ...input, learned });
     return { ...result, basis: { ...result.basis, kindJobs: tallies.kindJobs, modelJobs: tallies.modelJobs } };
@@ -29,6 +23,24 @@ export async function assessLearned(db: Db, input: AssessInput, modelId: number 
     if (error instanceof ImpossibleEvidenceError) throw new ProblemError(400, error.message);
     throw error;
   }
+}
+
+/** Shipped priors as the jobs of the shop, and those lent to it, have moved them. */
+export function learnedPriors(tallies: Tallies, shipped: ReadonlyMap<string, number>): Map<string, number> {
+  return new Map(
+    [...shipped].map(([fault, prior]) => {
+      const count = tallies.faults.get(fault) ?? { kind: 0, model: 0 };
+      return [
+        fault,
+        learnPrior(
+          prior,
+          { confirmed: count.kind, jobs: tallies.kindJobs },
+          { confirmed: count.model, jobs: tallies.modelJobs },
+          { confirmed: tallies.lentFaults.get(fault) ?? 0, jobs: tallies.lentJobs },
+        ),
+      ];
+    }),
+  );
 }
 
 /** @returns problems of the ids in a request, each at its field */

@@ -2,6 +2,7 @@ import { addDays, intervalDays, type MachineUse } from '@/core/service/planDue';
 import { closeJob, insertConfirmedFaults } from '@/data/jobs';
 import { plansOf, putPlan, refreshNextDue, refreshSearch } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
+import { keepForecasts } from '@/data/forecasts';
 import { tallyJob } from '@/data/tallies';
 import { customerById } from '@/data/customers';
 import { knowledge } from '@/knowledge';
@@ -13,6 +14,7 @@ import { jobView } from '../jobView/jobView';
 import { standsInTheWay } from '../moveStage/moveStage';
 import { refuseIf } from '../problem';
 import { dayInZone } from '../settings/day';
+import { forecastsOfJob } from '../learning/forecasts';
 import type { HandBackDto } from './dto';
 
 /**
@@ -30,6 +32,7 @@ export function handBack(person: Person, jobId: number, dto: HandBackDto) {
     ]);
     const faults = [...new Set(dto.faults)];
     await insertConfirmedFaults(db, job.id, faults);
+    await keepForecasts(db, job.id, await forecastsOfJob(db, view, kind, model.id, faults));
     await tallyJob(db, kind.id, model.id, faults);
     await closeJob(db, job.id, dto.advice.trim());
     await resetPlans(scene, view);

@@ -11,6 +11,7 @@ import { FindingAnswerDto, FindingRequestDto } from '../finding/dto';
 import { FitPartDto } from '../fitPart/dto';
 import { HandBackDto } from '../handBack/dto';
 import { JobDeedDto } from '../jobDeed/dto';
+import { LendInDto, WeighLentDto } from '../learning/dto';
 import { PutModelDto } from '../models/dto';
 import { MoveJobDto } from '../moveJob/dto';
 import { MoveStageDto } from '../moveStage/dto';
@@ -216,6 +217,13 @@ export function openapi() {
         inQuery('customer', 'integer'),
         before,
       ]),
+      '/learning': {
+        ...get('What the finder has learned and how often it was right; for the owner'),
+        ...post('Take another shop’s learning in', LendInDto, { type: 'object' }, '201'),
+      },
+      '/learning/{id}/weigh-lent': { parameters: [jobId], ...post('Weigh another shop’s learning', WeighLentDto) },
+      '/export/finder-learning.json': file('What the finder has learned, for another shop', 'application/json'),
+      '/schemas/finder-learning.json': file('JSON Schema of exported learning', 'application/schema+json'),
       '/photographs': {
         post: {
           summary: 'Keep a photograph: the picture itself as the body',

@@ -11,6 +11,7 @@ const PLACES = [
   { href: '/shop', label: 'The shop' },
   { href: '/shop/models', label: 'Models' },
   { href: '/shop/people', label: 'People' },
+  { href: '/shop/learning', label: 'Finder' },
   { href: '/shop/audit', label: 'Audit' },
   { href: '/shop/data', label: 'In and out' },
 ] as const;

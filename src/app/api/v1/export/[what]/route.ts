@@ -4,12 +4,18 @@ import { currentPerson } from '@/app/person';
 import { customersCsv } from '@/shop/exchange/customersCsv';
 import { machinesCsv } from '@/shop/exchange/machinesCsv';
 import { customersVcards } from '@/shop/exchange/vcard';
+import { exportLearning } from '@/shop/learning/learning';
+import type { Person } from '@/shop/access/person';
 import { notFound } from '@/shop/problem';
 
 const CSV = 'text/csv; charset=utf-8; header=present';
 const files = {
   'customers.csv': { write: customersCsv, type: CSV },
   'machines.csv': { write: machinesCsv, type: CSV },
+  'finder-learning.json': {
+    write: async (person: Person) => `${JSON.stringify(await exportLearning(person), null, 1)}\n`,
+    type: 'application/json',
+  },
   'customers.vcf': { write: customersVcards, type: 'text/vcard; charset=utf-8' },
 };
 

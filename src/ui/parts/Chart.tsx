@@ -1,0 +1,57 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import { useColorScheme, useTheme } from '@mui/material/styles';
+import type { EChartsCoreOption } from 'echarts/core';
+import { useEffect, useRef } from 'react';
+import { day, night, type BenchColours } from '../theme/palette';
+
+interface Props {
+  /** Made anew when it changes; keep it steady with `useCallback`. */
+  option: (colours: BenchColours) => EChartsCoreOption;
+  /** What there is to see, in words. */
+  label: string;
+  /** Height in steps of the theme. */
+  height?: number;
+}
+
+/** A chart; its library is fetched only when there is something to draw. */
+export function Chart({ option, label, height = 28 }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const { mode, systemMode } = useColorScheme();
+  const dark = (mode === 'system' ? systemMode : mode) === 'dark';
+  const { spacing } = useTheme();
+  useEffect(() => {
+    let disposed = false;
+    let dispose = () => {};
+    void draw();
+    async function draw() {
+      const [
+        { init, use: register },
+        { CustomChart, LineChart, ScatterChart },
+        { GridComponent, LegendComponent, TooltipComponent },
+        { SVGRenderer },
+      ] = await Promise.all([
+        import('echarts/core'),
+        import('echarts/charts'),
+        import('echarts/components'),
+        import('echarts/renderers'),
+      ]);
+      if (disposed || !box.current) return;
+      register([CustomChart, LineChart, ScatterChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
+      const chart = init(box.current, null, { renderer: 'svg' });
+      chart.setOption({ animation: false, ...option(dark ? night : day) });
+      const resize = new ResizeObserver(() => chart.resize());
+      resize.observe(box.current);
+      dispose = () => {
+        resize.disconnect();
+        chart.dispose();
+      };
+    }
+    return () => {
+      disposed = true;
+      dispose();
+    };
+  }, [option, dark]);
+  return <Box ref={box} role="img" aria-label={label} sx={{ height: spacing(height), width: '100%' }} />;
+}
