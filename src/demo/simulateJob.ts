@@ -25,6 +25,7 @@ export function simulateJob(
   dropped: string[],
 ): SimulatedJob {
   const { network, faults } = compileKind(knowledge, kind, { ageYears, droppedStations: dropped });
+  const said = new Set(knowledge.complaints.filter((c) => c.kinds.includes(kind.id)).map((c) => c.id));
   for (;;) {
     const present = faults.filter((_, i) => random() < network.faults[i]!.prior);
     const roots = present.filter((f) => !f.symptom && f.complaints.length > 0);
@@ -32,7 +33,8 @@ export function simulateJob(
     const complaints = new Set<string>();
     for (const fault of roots)
       for (const c of fault.complaints)
-        if (random() < STRENGTHS[c.strength] && complaints.size < 3) complaints.add(c.complaint);
+        if (said.has(c.complaint) && random() < STRENGTHS[c.strength] && complaints.size < 3)
+          complaints.add(c.complaint);
     if (complaints.size === 0) continue;
     const explained = roots.filter((f) => f.complaints.some((c) => complaints.has(c.complaint)));
     const turned = checksOf(knowledge, kind.id).some((c) => c.id === 'finger-turn') ? turn(random, roots) : null;
