@@ -23,6 +23,7 @@ async function screens(page: Page): Promise<string[]> {
     '/shop',
     '/shop/models',
     '/shop/people',
+    '/shop/learning',
     '/shop/audit',
     '/shop/data',
     ...['take-in', 'find', 'fit', 'prove', 'hand-back', 'care-sheet', 'job-sheet'].map((s) => `${job}/${s}`),

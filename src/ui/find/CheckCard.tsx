@@ -200,7 +200,7 @@ function Why({ job, doing, next }: { job: JobView; doing: Doing; next: Assessmen
             </>
           )}
           {lead.then && doingOf(job.machine.kind, lead.then) && (
-            <>, then {doingOf(job.machine.kind, lead.then)!.label.toLowerCase()}</>
+            <>, then “{doingOf(job.machine.kind, lead.then)!.label}”</>
           )}
         </span>
       ))}

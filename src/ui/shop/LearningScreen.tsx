@@ -93,7 +93,7 @@ function Priors({ kinds }: { kinds: LearningView['kinds'] }) {
           label="Kind"
           value={chosen}
           onChange={(e) => setChosen(e.target.value)}
-          sx={{ minWidth: 280, ml: 'auto' }}
+          sx={{ flex: '0 1 420px', ml: { sm: 'auto' } }}
         >
           {kinds.map((k) => (
             <MenuItem key={k.kind} value={k.kind}>
