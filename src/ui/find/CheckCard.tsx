@@ -92,9 +92,9 @@ export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeav
           ) : (
             ', nothing more to open'
           )}
-          {next && next.saving > 0.05 && (
+          {next && (
             <>
-              , saves about <Reading>{next.saving.toFixed(next.saving < 1 ? 1 : 0)} min</Reading>
+              , about <Reading>{Math.round(next.total)} min</Reading> to the end this way
             </>
           )}
         </Typography>

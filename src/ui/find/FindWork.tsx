@@ -87,16 +87,20 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
           {current && !closed && job.firstChecks.includes(current) && (
             <Notice title="First, because of how it arrived." />
           )}
-          {current && !closed && current === proposed && !job.firstChecks.length && (next?.saving ?? 0) <= 0 && (
+          {current && !closed && current === proposed && !job.firstChecks.length && (next?.informs ?? 0) <= 0.02 && (
             <Notice title="No check is worth its minutes any more.">
               <Typography variant="body2">Fit what is most likely and run it, or look further below.</Typography>
             </Notice>
           )}
-          {current && !closed && current === proposed && current.startsWith('repair:') && (next?.saving ?? 0) > 0 && (
-            <Notice title="Fit it and run it.">
-              <Typography variant="body2">Looking further would cost more than it is expected to save.</Typography>
-            </Notice>
-          )}
+          {current &&
+            !closed &&
+            current === proposed &&
+            current.startsWith('repair:') &&
+            (next?.informs ?? 0) > 0.02 && (
+              <Notice title="Fit it and run it.">
+                <Typography variant="body2">Looking further would cost more than it is expected to save.</Typography>
+              </Notice>
+            )}
           {current && !closed ? (
             <CheckCard
               key={current}

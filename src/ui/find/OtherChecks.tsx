@@ -36,7 +36,8 @@ export function OtherChecks({
         check: c.id,
         minutes: c.minutes,
         openingMinutes: 0,
-        saving: NaN,
+        total: NaN,
+        informs: NaN,
         heldBackBy: [] as string[],
         done: true,
       })),
@@ -107,12 +108,12 @@ export function OtherChecks({
               <Box component="span" sx={{ color: 'text.secondary', minWidth: 86, textAlign: 'right' }}>
                 {r.done ? (
                   'answered'
-                ) : r.saving > 0.05 ? (
+                ) : r.informs > 0.02 ? (
                   <>
-                    saves <Reading>{r.saving.toFixed(1)}</Reading>
+                    end in <Reading>{Math.round(r.total)}</Reading>
                   </>
                 ) : (
-                  'not worth it'
+                  'tells little'
                 )}
               </Box>
             </ButtonBase>

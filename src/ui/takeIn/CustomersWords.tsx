@@ -30,6 +30,10 @@ interface Props {
 export function CustomersWords({ form, kindId, wordsBox }: Props) {
   const { values: v, set, toggle, fieldProblem: problem } = form;
   const complaints = useMemo(() => knowledge.complaints.filter((c) => !kindId || c.kinds.includes(kindId)), [kindId]);
+  // Before the machine is known: what most kinds can have; the rest is heard in the words, or comes with the machine.
+  const offered = kindId
+    ? complaints
+    : complaints.filter((c) => 2 * c.kinds.length > knowledge.kinds.length || v.complaints.includes(c.id));
   const faults = useMemo(() => (kindId ? knowledge.faults.filter((f) => kindId in f.kinds) : []), [kindId]);
   const words = useDeferredValue(v.words);
   const heard = useMemo(() => {
@@ -88,7 +92,7 @@ export function CustomersWords({ form, kindId, wordsBox }: Props) {
           Complaints
         </Typography>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
-          {complaints.map((c) => (
+          {offered.map((c) => (
             <ToggleButton
               key={c.id}
               value={c.id}
