@@ -35,12 +35,7 @@ test('kind 3: a clutch upright with a broken first belt', async ({ page }) => {
     complaints: ['Roll does not turn'],
   });
   // The board knows the parts of this kind.
-  await expect(
-    page
-      .getByRole('img', { name: /Line board/ })
-      .or(page.getByText('clutch pulleys'))
-      .first(),
-  ).toBeVisible();
+  await expect(page.getByRole('button', { name: /^clutch pulleys/ })).toBeVisible();
   await answer(page, 'Turn the roll by hand', ['turns with the belt’s drag']);
   await answer(page, 'Clutch arm and setting', ['follows']);
   await answer(page, 'First belt and clutch', ['broken or off']);
@@ -102,4 +97,54 @@ test('kind 12: a ride-on that squeals: its deck belts slip', async ({ page }) =>
   await answer(page, 'Deck pressure', ['lowest step']);
   await answer(page, 'Deck belts', ['dusty or glazed']);
   await proved(page, 'Deck belt slipping');
+});
+
+test('on a practice job the instruments answer from what is hidden, and a real meter from its line', async ({
+  page,
+}) => {
+  await takeInStranger(page, {
+    model: /Mirefield Sled/,
+    name: 'Sabina Holt',
+    words: 'The head is dead.',
+    complaints: ['Roll does not turn'],
+  });
+  await page.getByRole('button', { name: 'Practise on it' }).click();
+  await expect(page.getByText(/practice: faults are hidden/)).toBeVisible();
+  await answer(page, 'Turn the roll by hand', ['turns with the belt’s drag']);
+  await putOnBench(page, 'Volts at the head socket');
+  await card(page).getByRole('button', { name: 'Measure' }).first().click();
+  await expect(card(page).getByRole('status').first()).toContainText('multimeter, volts AC');
+  await card(page).getByRole('button', { name: 'Keep' }).first().click();
+  await expect(page.getByRole('region', { name: 'Findings so far' })).toContainText('Volts at the head socket');
+});
+
+test('a meter on a serial line fills the field, once it is switched on for this browser', async ({ page }) => {
+  // A simulated port in place of the browser's own: it sends a garbled line first, then a reading.
+  await page.addInitScript(() => {
+    const lines = ['vol', 'tage 1*00\n', 'voltage 15.5 V*2B\n'];
+    const port = {
+      open: async () => {},
+      close: async () => {},
+      get readable() {
+        return new ReadableStream<Uint8Array>({
+          start: (control) => lines.forEach((l) => control.enqueue(new TextEncoder().encode(l))),
+        });
+      },
+    };
+    Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port }, configurable: true });
+  });
+  await page.goto('/shop');
+  await page.getByLabel(/take readings from a meter/).check();
+  await takeInStranger(page, {
+    model: /Tussock Rush/,
+    name: 'Perdita Lowe',
+    words: 'Five minutes.',
+    complaints: ['Runs a short time only'],
+  });
+  await answer(page, 'Turn the roll by hand', ['turns with the belt’s drag']);
+  await putOnBench(page, 'Pack volts under load');
+  await card(page).getByRole('button', { name: 'From the meter' }).click();
+  await expect(card(page).getByRole('textbox')).toHaveValue('15.5 V');
+  await card(page).getByRole('button', { name: 'Keep' }).click();
+  await proved(page, 'Battery pack worn');
 });

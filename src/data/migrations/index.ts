@@ -2,12 +2,14 @@ import type { Knex } from 'knex';
 import { up as house } from './001_house';
 import { up as counter } from './002_counter';
 import { up as learning } from './003_learning';
+import { up as practice } from './004_practice';
 
 /** Steps in order; a step that has run is never changed. */
 const steps: Record<string, string> = {
   '001_house': house,
   '002_counter': counter,
   '003_learning': learning,
+  '004_practice': practice,
 };
 
 /** Migrations as a static map: no files are read when they run. */

@@ -40,6 +40,8 @@ test('the table, as the shop agreed on it', () => {
     [
       'clear-caution',
       'fit-part',
+      'make-practice',
+      'measure',
       'move-stage',
       'put-model',
       'record-findings',

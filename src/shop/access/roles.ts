@@ -28,6 +28,8 @@ export const MAY = {
   'take-back-part': bench,
   'tick-rebuild': bench,
   'record-proof': bench,
+  'make-practice': bench,
+  measure: bench,
   'amend-machine': everyone,
   'change-owner': counter,
   'merge-machines': counter,

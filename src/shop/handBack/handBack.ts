@@ -3,6 +3,7 @@ import { closeJob, insertConfirmedFaults } from '@/data/jobs';
 import { plansOf, putPlan, refreshNextDue, refreshSearch } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
 import { keepForecasts } from '@/data/forecasts';
+import { practiceOf } from '@/data/practice';
 import { tallyJob } from '@/data/tallies';
 import { customerById } from '@/data/customers';
 import { knowledge } from '@/knowledge';
@@ -32,19 +33,25 @@ export function handBack(person: Person, jobId: number, dto: HandBackDto) {
     ]);
     const faults = [...new Set(dto.faults)];
     await insertConfirmedFaults(db, job.id, faults);
-    await keepForecasts(db, job.id, await forecastsOfJob(db, view, kind, model.id, faults));
-    await tallyJob(db, kind.id, model.id, faults);
+    const practice = await practiceOf(db, job.id);
+    if (!practice) {
+      await keepForecasts(db, job.id, await forecastsOfJob(db, view, kind, model.id, faults));
+      await tallyJob(db, kind.id, model.id, faults);
+    }
     await closeJob(db, job.id, dto.advice.trim());
     await resetPlans(scene, view);
     await refreshNextDue(db, machine.id);
     await refreshSearch(db, machine.id);
-    const found = faults.map((id) => knowledge.faults.find((f) => f.id === id)!.label);
+    if (practice) await tell('note', `Practice: hidden were ${practice.faults.map(labelOf).join(', ')}. Not counted.`);
+    const found = faults.map(labelOf);
     await tell(
       'handed-back',
       `Handed back. Found: ${found.join(', ') || 'no cause named'}.${dto.advice.trim() ? ` Advice: ${dto.advice.trim()}` : ''}`,
     );
   });
 }
+
+const labelOf = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
 
 /** What this job counts as done: a part of the item's group at its station, or one of its rebuild steps. */
 export function isDoneBy(item: PlanItem, view: JobView): boolean {

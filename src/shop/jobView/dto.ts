@@ -18,6 +18,8 @@ export interface JobView {
   photographs: PhotographView[];
   warranty: { until: string | null; choice: 'none' | 'repair-here' | 'authorised'; inForce: boolean };
   comebackOf: number | null;
+  /** Faults are hidden in it and the instruments are simulated. */
+  practice: boolean;
   /** Checks that the state on arrival asks for first and that are not answered yet. */
   firstChecks: string[];
   customerDiagnosis: string | null;

@@ -19,6 +19,7 @@ import {
 } from '@/data/jobs';
 import { jobsOf, machineById, modelById, partAges } from '@/data/machines';
 import { photographsOfJob } from '@/data/photographs';
+import { practiceOf } from '@/data/practice';
 import { shopSettings } from '@/data/shopSettings';
 import { kindById, knowledge } from '@/knowledge';
 import { arrivalSigns, rebuildSteps } from '@/knowledge/bench';
@@ -120,6 +121,7 @@ export async function jobView(db: Db, id: number): Promise<JobView> {
       inForce: machine.warranty_until !== null && machine.warranty_until >= today,
     },
     comebackOf: job.comeback_of,
+    practice: (await practiceOf(db, id)) !== undefined,
     firstChecks: [...new Set(firstChecks)].filter((c) =>
       assessment.next.some((n) => n.check === c && n.heldBackBy.length === 0),
     ),

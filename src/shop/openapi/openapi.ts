@@ -17,6 +17,7 @@ import { MoveJobDto } from '../moveJob/dto';
 import { MoveStageDto } from '../moveStage/dto';
 import { AddPersonDto, AmendPersonDto, EndSessionDto, ResetPassphraseDto } from '../people/dto';
 import { AddPhotographsDto, RemovePhotographDto } from '../photographs/dto';
+import { MeasureDto } from '../practice/dto';
 import { RecordFindingsDto } from '../recordFindings/dto';
 import { RecordMeterDto } from '../recordMeter/dto';
 import { RecordProofDto } from '../recordProof/dto';
@@ -48,6 +49,8 @@ const JOB_DEEDS: Record<string, [Dto, string]> = {
   'write-note': [WriteNoteDto, 'Write a note, or what was said, into the book'],
   'record-meter': [RecordMeterDto, 'Write down the hour meter'],
   'add-photograph': [AddPhotographsDto, 'Give photographs to the job'],
+  'make-practice': [JobDeedDto, 'Make it a practice job: faults are hidden, instruments simulated'],
+  measure: [MeasureDto, 'Read a simulated instrument on a practice job'],
   'remove-photograph': [RemovePhotographDto, 'Take a photograph out of sight'],
 };
 

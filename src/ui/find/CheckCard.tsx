@@ -14,6 +14,7 @@ import { CautionPlate } from '../parts/CautionPlate';
 import { Key } from '../parts/Key';
 import { percent, Reading } from '../parts/Reading';
 import { useKeptText } from '../parts/useKeptText';
+import { FromInstrument } from './FromInstrument';
 
 export type Answered = { check: string; outcome?: string; value?: number; unit?: string; condition?: string };
 
@@ -128,6 +129,7 @@ export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeav
             key={aspect.id}
             aspect={aspect}
             job={job}
+            checkId={checkId}
             disabled={!canAct}
             onRecord={(value, unit) =>
               onRecord(
@@ -212,11 +214,13 @@ function Why({ job, doing, next }: { job: JobView; doing: Doing; next: Assessmen
 function ReadingEntry({
   aspect,
   job,
+  checkId,
   disabled,
   onRecord,
 }: {
   aspect: Aspect;
   job: JobView;
+  checkId: string;
   disabled: boolean;
   onRecord: (value: number, unit: string) => void;
 }) {
@@ -248,7 +252,7 @@ function ReadingEntry({
         dropTyped();
         onRecord(parsed.value, UNITS[quantity].base);
       }}
-      sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', maxWidth: 520 }}
+      sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', flexWrap: 'wrap', maxWidth: 620 }}
     >
       <TextField
         label={`${aspect.label} (${spec.unit})`}
@@ -265,10 +269,12 @@ function ReadingEntry({
               : `For instance ${example(quantity)}`)
         }
         slotProps={{ htmlInput: { inputMode: 'text', autoComplete: 'off' } }}
+        sx={{ flex: '1 1 220px' }}
       />
       <Button type="submit" disabled={disabled || typed === ''} sx={{ minHeight: 48 }}>
         Keep
       </Button>
+      <FromInstrument job={job} check={checkId} aspect={aspect} disabled={disabled} onReading={setTyped} />
     </Box>
   );
 }

@@ -98,6 +98,11 @@ export function JobBook({ desk }: { desk: JobDesk }) {
         >
           Tag
         </Button>
+        {!closed && !job.practice && job.findings.every((f) => f.revoked) && (
+          <Button size="small" variant="text" color="inherit" disabled={busy} onClick={() => void act('make-practice')}>
+            Practise on it
+          </Button>
+        )}
         {!closed && (
           <Button size="small" variant="text" color="inherit" onClick={() => setAmending(true)}>
             Correct the take-in

@@ -66,6 +66,7 @@ export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId
         </Typography>
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           Job {job.id}, promised {job.promisedOn}
+          {job.practice && ', practice: faults are hidden, instruments are simulated'}
           {job.comebackOf && `, comes back after job ${job.comebackOf}`}
         </Typography>
         <Box

@@ -9,6 +9,7 @@ import { MAINS_VOLTS } from '@/core/units/supplyVolts';
 import type { ShopView } from '@/shop/shopBook/dto';
 import { EditSheet } from '../parts/EditSheet';
 import { TermList } from '../parts/TermList';
+import { MeterSwitch } from './MeterSwitch';
 
 const values = (s: ShopView) => ({
   name: s.name,
@@ -45,6 +46,7 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
       ) : (
         <Typography variant="body2">The owner changes this.</Typography>
       )}
+      <MeterSwitch />
       {open && (
         <EditSheet<ShopView>
           title="The shop"

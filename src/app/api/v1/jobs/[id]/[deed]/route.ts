@@ -18,6 +18,8 @@ import { RecordMeterDto } from '@/shop/recordMeter/dto';
 import { recordMeter } from '@/shop/recordMeter/recordMeter';
 import { WriteNoteDto } from '@/shop/writeNote/dto';
 import { writeNote } from '@/shop/writeNote/writeNote';
+import { MeasureDto } from '@/shop/practice/dto';
+import { makePractice, measure } from '@/shop/practice/practice';
 import { MoveStageDto } from '@/shop/moveStage/dto';
 import { moveStage } from '@/shop/moveStage/moveStage';
 import { RecordFindingsDto } from '@/shop/recordFindings/dto';
@@ -50,6 +52,8 @@ const deeds = {
   'write-note': deed(WriteNoteDto, writeNote),
   'record-meter': deed(RecordMeterDto, recordMeter),
   'add-photograph': deed(AddPhotographsDto, addPhotographs),
+  'make-practice': deed(JobDeedDto, makePractice),
+  measure: deed(MeasureDto, measure),
   'remove-photograph': deed(RemovePhotographDto, removePhotograph),
 };
 

@@ -1,0 +1,98 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useEffect, useRef, useState } from 'react';
+import type { Aspect } from '@/core/diagnosis/knowledge';
+import { parseMeterLine, type MeterReading } from '@/core/instruments/lineProtocol';
+import { nextReading } from '@/core/instruments/readMeter';
+import { formatQuantity } from '@/core/units/units';
+import type { JobView } from '@/shop/jobView/dto';
+import type { MeasuredView } from '@/shop/practice/dto';
+import { send } from '../parts/post';
+import { Reading } from '../parts/Reading';
+import { openMeterPort, useMeterSwitch } from './meterPort';
+
+interface Props {
+  job: JobView;
+  check: string;
+  aspect: Aspect;
+  disabled: boolean;
+  /** What the instrument shows, as it would be typed. */
+  onReading: (typed: string) => void;
+}
+
+/** Takes the reading from an instrument: a simulated one on a practice job, a real one on a serial line where that is switched on. */
+export function FromInstrument({ job, check, aspect, disabled, onReading }: Props) {
+  const [shown, setShown] = useState<{ instrument: string; value: string } | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const serial = useMeterSwitch();
+  const stop = useRef<AbortController | null>(null);
+  useEffect(() => () => stop.current?.abort(), []);
+  const show = (instrument: string, reading: MeterReading) => {
+    const value = formatQuantity(reading.quantity, reading.value);
+    setShown({ instrument, value });
+    onReading(value);
+  };
+  const simulated = async () => {
+    setBusy(true);
+    const sent = await send<MeasuredView>('POST', `/api/v1/jobs/${job.id}/measure`, {
+      check,
+      ...(aspect.condition ? { condition: aspect.condition } : {}),
+    });
+    setBusy(false);
+    setTrouble(sent.ok ? null : (sent.refusal.fields[0]?.message ?? sent.refusal.title));
+    if (sent.ok) show(sent.value.instrument, parseMeterLine(sent.value.line.trimEnd()));
+  };
+  const real = async () => {
+    setBusy(true);
+    setTrouble(null);
+    stop.current = new AbortController();
+    try {
+      const port = await openMeterPort();
+      try {
+        show('meter', await nextReading(port, aspect.reading!.quantity, stop.current.signal));
+      } finally {
+        await port.close();
+      }
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : 'The instrument cannot be read.');
+    }
+    setBusy(false);
+  };
+  if (!job.practice && !serial) return null;
+  return (
+    <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexBasis: '100%' }}>
+      {job.practice && (
+        <Button size="small" disabled={disabled || busy} onClick={() => void simulated()}>
+          Measure
+        </Button>
+      )}
+      {serial && !job.practice && (
+        <Button size="small" disabled={disabled || busy} onClick={() => void real()}>
+          From the meter
+        </Button>
+      )}
+      {busy && serial && !job.practice && (
+        <Button size="small" variant="text" color="inherit" onClick={() => stop.current?.abort()}>
+          Stop
+        </Button>
+      )}
+      {shown && (
+        <Typography role="status" component="span">
+          {shown.instrument}:{' '}
+          <Box component="span" sx={{ fontSize: '1.4rem' }}>
+            <Reading strong>{shown.value}</Reading>
+          </Box>
+        </Typography>
+      )}
+      {trouble && (
+        <Typography role="alert" variant="body2" sx={{ color: 'error.main' }}>
+          {trouble}
+        </Typography>
+      )}
+    </Box>
+  );
+}
