@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { claimDeed, draftOf, putDraft, storeDeedAnswer } from './deeds';
 import { migrate, readiness } from './database';
 import { nextTag } from './machines';
+import { migrationSource } from './migrations';
 import { openTestDatabase } from './testDatabase.fixture';
 
 let db: Knex;
@@ -94,7 +95,8 @@ describe('the schema holds the rules, whoever writes', () => {
 
 test('several servers bring the schema up to date at once', async () => {
   await Promise.all([migrate(db), migrate(db), migrate(db)]);
-  expect(await db('schema_step').pluck('name')).toEqual(['001_house', '002_counter']);
+  const names = await migrationSource.getMigrations([]);
+  expect(await db('schema_step').orderBy('id').pluck('name')).toEqual(names);
   expect(await readiness(db)).toEqual({ database: true, migrations: true });
 });
 
