@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
-import { signIn, takeInStranger } from './bench';
+import { putOnBench, signIn, takeInStranger } from './bench';
 
 const PORT = 4398;
 const BASE = `http://127.0.0.1:${PORT}`;
@@ -39,6 +39,7 @@ test('what was taken in and found is there after the server was killed and start
     await page.getByRole('region', { name: 'Check on the bench' }).waitFor();
     await page.keyboard.press('1');
     await expect(page.getByRole('region', { name: 'Findings so far' }).getByRole('listitem')).toHaveCount(1);
+    await putOnBench(page, 'Bag or bin');
     await kill(server);
 
     // While it is away a press is not lost in silence.

@@ -44,7 +44,9 @@ export function OtherChecks({
   ]
     .map((r) => ({ ...r, label: doingOf(job.machine.kind, r.check)?.label ?? r.check }))
     .filter((r) => r.check !== current)
-    .filter((r) => words === '' || r.label.toLowerCase().includes(words.toLowerCase()));
+    .filter((r) => words === '' || r.label.toLowerCase().includes(words.toLowerCase()))
+    // What is called just so comes before what has the words somewhere in it.
+    .sort((a, b) => (words === '' ? 0 : nearness(a.label, words) - nearness(b.label, words)));
   const shown = all || words ? rows : rows.slice(0, 6);
   const pick = (check: string) => {
     setWords('');
@@ -127,4 +129,11 @@ export function OtherChecks({
       )}
     </Box>
   );
+}
+
+/** 0 for the very name, 1 for its beginning, 2 for anywhere in it. */
+function nearness(label: string, words: string): number {
+  const [name, typed] = [label.toLowerCase(), words.toLowerCase()];
+  if (name === typed) return 0;
+  return name.startsWith(typed) ? 1 : 2;
 }
