@@ -45,12 +45,23 @@ const job = async (words) => {
   const row = day.page.locator('[data-strip]').filter({ hasText: words }).first();
   return row.locator('[data-start]').getAttribute('href');
 };
-const finding = await job('Saltern boarding kennel');
 const fitting = await job('Rebuild:');
 const proving = await job('Prove:');
 const handing = await job('Call the owner');
 const drying = await job('foam filter');
 const wet = await job('Signs of water');
+// A job that stands in Find with a proposed check.
+const find = day.page.getByRole('region', { name: 'Check on the bench' });
+let finding;
+for (const row of await day.page
+  .locator('[data-strip] [data-start]')
+  .evaluateAll((links) => links.map((a) => a.getAttribute('href')))) {
+  await day.go(`${row}/find`);
+  if (row !== wet && (await find.isVisible())) {
+    finding = row;
+    break;
+  }
+}
 
 await day.go('/take-in');
 await day.page.getByLabel('Tag, serial, owner, phone or words').fill('kennel');

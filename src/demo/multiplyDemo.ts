@@ -23,7 +23,7 @@ export async function multiplyDemo(client: Client, scale: number): Promise<void>
     select c.id + k * top.c, c.kind, copies.name || ' ' || c.name, '55' || k || ' ' || right(c.phone, 4), c.email, c.address, c.standing, c.created_at
     from customer c, copies, top where c.id <= top.c`);
   await run(`insert into machine (id, tag, model_id, customer_id, serial, made_year, pets, hours_per_week, note, next_due_on, purchased_on, warranty_until, created_at) overriding system value
-    select m.id + k * top.m, 'GK-' || lpad((m.id + k * top.m)::text, 4, '0'), m.model_id, m.customer_id + k * top.c, left(m.serial, 1) || (100000 + k * 977 + m.id), m.made_year,
+    select m.id + k * top.m, 'GK-' || lpad((m.id + k * top.m)::text, greatest(4, length((m.id + k * top.m)::text)), '0'), m.model_id, m.customer_id + k * top.c, left(m.serial, 1) || (100000 + k * 977 + m.id), m.made_year,
       m.pets, m.hours_per_week, m.note, m.next_due_on, m.purchased_on, m.warranty_until, m.created_at
     from machine m, copies, top where m.id <= top.m`);
   await run(`insert into job (id, machine_id, customer_id, stage, place, words, customer_diagnosis, opened_before, promised_on, taken_in_at, taken_in_by, closed_at, advice) overriding system value
