@@ -18,6 +18,7 @@ const SPOKEN_OF = 0.02;
 
 /**
  * What the finder said of each fault that may explain the complaints, before the look or the repair that proved it.
+ * Readings are left out with the proofs: whether one proves depends on how it is read in the end.
  * @param confirmed faults that were found in the end
  */
 export function forecastsOf(input: AssessInput, confirmed: readonly string[]): ForecastRow[] {
