@@ -242,7 +242,7 @@ const cases: Case[] = [
     'short-run-time',
     '',
     'battery-worn',
-    'pack-under-load finger-turn pack-volts repair:battery-worn',
+    'pack-under-load finger-turn pack-volts cell-spread repair:battery-worn',
   ],
   ['stick-cordless', 'will-not-charge', '', 'charger-failed', 'charger-volts pack-contacts-look wet-signs'],
   ['stick-cordless', 'weak-suction', 'bag-or-bin=below-line', 'filter-clogged', 'filter-look'],

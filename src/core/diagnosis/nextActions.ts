@@ -1,12 +1,14 @@
 import { closingMinutes, courseCosts, reach } from './accessCosts';
 import type { Answer, AssessInput, NextAction } from './assessment';
 import { POWER_CAUTIONS } from './benchState';
+import { likeliest } from './aspectTables';
 import type { CompiledFinding, CompiledKind } from './compileKind';
 import type { Diagnosis } from './diagnose';
-import type { Prover } from './finishingCourse';
+import { exactCourse, type ExactInput } from './exactCourse';
+import type { Prover, WeightedSet } from './finishingCourse';
 import type { Check } from './knowledge';
 import { aspectOf, checkById } from './observe';
-import { rankActions, type Action } from './rankActions';
+import { rankActions, type Action, type RankedAction } from './rankActions';
 
 /** Below this a repair on suspicion is not put forward. Common practice, no source. */
 const WORTH_REPAIRING = 0.25;
@@ -20,8 +22,22 @@ const SAME_PART = 0.07;
 /** A look is as good only if its answer alone saves at least this part of its minutes. */
 const SPEAKS = 0.3;
 const MUCH_QUICKER = 0.5;
+/** Where every course was tried, the quicker one may cost no more than this, in minutes. */
+const NEAR_MINUTES = 0.4;
+/** Sets of faults over which every course is tried: all of those of a few suspects. */
+const MOST_TRIED_SETS = 64;
 /** Minutes that hardly count. */
 const QUICK = 1.5;
+
+interface Candidate {
+  id: string;
+  action: Action;
+  own: number;
+  opening: number;
+  held: string[];
+  /** What it costs from any state of open parts. */
+  anywhere: Pick<Prover, 'minutes' | 'opens'>;
+}
 
 /** What can be done next, best first; what is held back by a caution comes last. */
 export function nextActions(
@@ -42,8 +58,7 @@ export function nextActions(
     }),
   );
   const heldBack = holdsBack(compiled, input.answers, cautions);
-  type Candidate = { id: string; action: Action; own: number; opening: number; held: string[] };
-  const candidates: Candidate[] = [];
+  const found: Candidate[] = [];
   const provers: Prover[] = [];
   for (const check of compiled.checks) {
     const findings = check.aspects
@@ -53,7 +68,7 @@ export function nextActions(
     if (findings.every((f) => compiled.network.findings[f]!.effects.length === 0)) continue;
     const reached = reach(kind, open, check);
     const held = heldBack(check);
-    candidates.push({
+    found.push({
       id: check.id,
       action: {
         findings,
@@ -64,6 +79,7 @@ export function nextActions(
       own: check.minutes,
       opening: reached.minutes,
       held,
+      anywhere: costs.check(check),
     });
     // The course counts on what can be done in the end; only what is forbidden outright is left out of it.
     const faults = held.some((h) => POWER_CAUTIONS.has(h)) ? [] : findings.flatMap((f) => provenBy(compiled, f));
@@ -80,10 +96,10 @@ export function nextActions(
         minutes: (now) => costs.repair.minutes(i, now),
         opens: (now) => costs.repair.opens(i, now),
       });
-    if (result.marginals[i]! < WORTH_REPAIRING) return;
+    if (result.marginals[i]! < WORTH_PROVING) return;
     const reached = reach(kind, open, { access: fault.repair.access, power: 'no' });
     const closing = fault.repair.power ? closingMinutes(kind, open) : 0;
-    candidates.push({
+    found.push({
       id,
       action: {
         findings: [compiled.findingIndex.get(id)!],
@@ -94,22 +110,41 @@ export function nextActions(
       own: fault.repair.minutes,
       opening: reached.minutes + closing,
       held,
+      anywhere: {
+        minutes: (now) => costs.repair.minutes(i, now),
+        opens: (now) => costs.repair.opens(i, now),
+      },
     });
   });
-  const { now, ranked } = rankActions({
+  const shared = {
     network: compiled.network,
-    sets: sets.list,
-    candidates: sets.candidates,
     marginals: result.marginals,
-    actions: candidates.map((c) => c.action),
-    provers,
     repair: costs.repair,
     proved: new Set(pins.keys()),
     openNow: costs.openNow,
-    ahead,
     groupsOf: groupsFor(compiled, input.complaints, proved),
+  };
+  const tried = tryThrough(
+    compiled,
+    shared,
+    sets.list.slice(0, MOST_TRIED_SETS),
+    found.filter(({ id }) => !input.answers.some((a) => a.check === id)),
+  );
+  // On suspicion a repair is put forward only when it is likely, or when trying every course shows what it is worth.
+  const candidates = found.filter(
+    ({ id, action }) =>
+      tried?.has(id) || (action.repairs ?? -1) < 0 || result.marginals[action.repairs!]! >= WORTH_REPAIRING,
+  );
+  const { now, ranked } = rankActions({
+    ...shared,
+    sets: sets.list,
+    candidates: sets.candidates,
+    actions: candidates.map((c) => c.action),
+    provers,
+    ahead,
   });
-  const rows = ranked.map((r): NextAction => {
+  const weighed = tried ? byTrial(ranked, candidates, tried) : ranked;
+  const rows = weighed.map((r): NextAction => {
     const c = candidates[r.action]!;
     return {
       check: c.id,
@@ -139,14 +174,54 @@ export function nextActions(
     row.asGood = row === first || (row.informs > SPEAKS * row.minutes && row.total - first!.total <= same);
   // Of those worth the same one that is much quicker goes first: it is done before the others are begun.
   const [level, rest] = [free.filter((r) => r.asGood), free.filter((r) => !r.asGood)];
+  const near = tried ? NEAR_MINUTES : Infinity;
   const quick = level
-    .filter((r) => effort(r) <= Math.min(QUICK, MUCH_QUICKER * effort(first!)))
+    .filter((r) => effort(r) <= Math.min(QUICK, MUCH_QUICKER * effort(first!)) && r.total - first!.total <= near)
     .sort((a, b) => a.total - b.total)[0];
   if (quick) level.unshift(...level.splice(level.indexOf(quick), 1));
   return {
     next: [...level, ...rest, ...rows.filter((r) => r.heldBackBy.length > 0)],
     minutesToGo: Math.min(now, first?.total ?? now),
   };
+}
+
+/** When few suspects are left, every order of what can tell of them is tried: minutes to the end by action, or null. */
+function tryThrough(
+  compiled: CompiledKind,
+  shared: Omit<ExactInput, 'sets' | 'actions'>,
+  sets: WeightedSet[],
+  candidates: Candidate[],
+): Map<string, number> | null {
+  const suspects = new Set(sets.flatMap((s) => s.faults));
+  const telling = candidates.filter(({ action }) =>
+    action.findings.some((f) => compiled.network.findings[f]!.effects.some((e) => suspects.has(e.fault))),
+  );
+  // What waits only for the roll to be turned belongs to the course, but not to what can be tried now.
+  if (telling.some((c) => c.held.length > 0 && c.held.every((h) => h === 'roll-free-before-power'))) return null;
+  const free = telling.filter((c) => c.held.length === 0);
+  const totals = exactCourse({
+    ...shared,
+    sets,
+    actions: free.map(({ action, anywhere }) => ({
+      findings: action.findings,
+      ...anywhere,
+      ...(action.repairs === undefined ? {} : { repairs: action.repairs }),
+      proves: (finding, level) => provesAt(compiled, finding, level),
+    })),
+  });
+  return totals && new Map(totals.map((total, i) => [free[i]!.id, total]));
+}
+
+/** What was tried through comes first, by its exact minutes; the rest tells nothing of the suspects and only takes time. */
+function byTrial(ranked: RankedAction[], candidates: Candidate[], tried: Map<string, number>): RankedAction[] {
+  const best = Math.min(...tried.values());
+  return ranked
+    .map((row) => {
+      const { id, action } = candidates[row.action]!;
+      const total = tried.get(id) ?? best + action.minutes;
+      return { ...row, total, saving: row.saving + row.total - total, isTried: tried.has(id) };
+    })
+    .sort((a, b) => Number(b.isTried) - Number(a.isTried) || a.total - b.total);
 }
 
 /**

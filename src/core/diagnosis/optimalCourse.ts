@@ -106,10 +106,12 @@ function expectedMinutes(compiled: CompiledKind, complaint: string, choose?: Cho
     if (diagnosis === null) value = 0;
     else if (diagnosis.finished) value = owed(answers, diagnosis);
     else {
+      const givesUp = () => proposed(compiled, inputOf(answers), diagnosis) === null;
       const actions = choose ? [choose(compiled, inputOf(answers), diagnosis)] : actionsAfter(answers);
       const costs = actions.filter((id) => id !== null).map((id) => minutesOf(answers, id, diagnosis));
-      // Giving up is always possible, and the best course may do so.
-      value = Math.min(choose && costs.length > 0 ? Infinity : UNPROVED, ...costs);
+      value = Math.min(...costs);
+      // Both courses may give up at the same places only: else the best would be not to begin on a long repair.
+      if (value > UNPROVED && (costs.length === 0 || (!choose && givesUp()))) value = UNPROVED;
     }
     memory.set(key, value);
     return value;

@@ -1,5 +1,6 @@
-import { finishingCourse, type FinishingInput, type WeightedSet } from './finishingCourse';
-import { cumulative, type Network } from './network';
+import { aspectTables, jointOutcomes, likeliest, pin } from './aspectTables';
+import { finishingCourse, type FinishingInput } from './finishingCourse';
+import type { Network } from './network';
 
 /** Something that can be done next: a check with one or more aspects, or a repair and a run. */
 export interface Action {
@@ -44,12 +45,8 @@ export interface Ranking {
   ranked: RankedAction[];
 }
 
-/** So much of the weight, in so many sets at most, is enough to rank by. */
-const ENOUGH = 0.98;
-const MOST_SETS = 100;
 /** Joint outcomes rarer than this are taken to change nothing. */
 const RARE_OUTCOME = 2e-3;
-const MOST_JOINT_OUTCOMES = 96;
 /** Minutes that an answer must be expected to save before its own minutes are counted. */
 const TELLS = 0.02;
 /** So many of the best actions, and of their likeliest outcomes, are looked at two steps ahead. */
@@ -79,13 +76,8 @@ export interface RankInput extends FinishingInput {
  */
 export function rankActions(input: RankInput): Ranking {
   const { network, candidates, marginals, actions, proved, openNow } = input;
-  const all = input.sets.reduce((sum, s) => sum + s.probability, 0);
-  let totalWeight = 0;
-  const sets = input.sets.slice(0, MOST_SETS).filter((s) => {
-    const needed = totalWeight < ENOUGH * all;
-    if (needed) totalWeight += s.probability;
-    return needed;
-  });
+  const sets = likeliest(input.sets);
+  const totalWeight = sets.reduce((sum, s) => sum + s.probability, 0);
   const weights = Float64Array.from(sets, (s) => s.probability / totalWeight);
   const course = finishingCourse({ ...input, sets });
   const nobody: ReadonlySet<number> = new Set();
@@ -94,46 +86,21 @@ export function rankActions(input: RankInput): Ranking {
   for (const c of candidates) isCandidate[c] = 1;
   const tablesOf = actions.map((a) => aspectTables(network, sets, isCandidate, marginals, a.findings));
 
-  /** Every joint outcome of an action that is likely enough, with the weights after it. */
-  function outcomes(
-    index: number,
-    from: Float64Array,
-  ): { levels: Lead['levels']; probability: number; w: Float64Array }[] {
-    const tables = tablesOf[index]!;
-    const joint = tables.reduce((product, t) => product * t.radix, 1);
-    const found = [];
-    for (let code = 0; code < joint; code++) {
-      const levels: Lead['levels'] = [];
-      let rest = code;
-      for (const table of tables) {
-        levels.push({ finding: table.finding, level: rest % table.radix });
-        rest = Math.floor(rest / table.radix);
-      }
-      let probability = 0;
-      const w = new Float64Array(sets.length);
-      for (let h = 0; h < sets.length; h++) {
-        let p = from[h]!;
-        for (let a = 0; a < tables.length && p > 0; a++) p *= tables[a]!.p[h * tables[a]!.radix + levels[a]!.level]!;
-        w[h] = p;
-        probability += p;
-      }
-      if (probability < RARE_OUTCOME) continue;
-      for (let h = 0; h < sets.length; h++) w[h]! /= probability;
-      found.push({ levels, probability, w });
-    }
-    return found;
-  }
-
   /** Expected minutes to the end after an action from these weights, and where each answer leads. */
   function evaluate(index: number, from: Float64Array, settled: ReadonlySet<number>, otherwise: number) {
     const action = actions[index]!;
     let after = 0;
     let covered = 0;
     const leads: (Lead & { w: Float64Array; proved: ReadonlySet<number>; repaired: ReadonlySet<number> })[] = [];
-    for (const { levels, probability, w } of outcomes(index, from)) {
-      const shown = action.proves ? levels.flatMap((l) => action.proves!(l.finding, l.level)) : [];
-      const provedNow = shown.length ? new Set([...settled, ...shown]) : settled;
+    for (const { levels, probability, weights: w } of jointOutcomes(tablesOf[index]!, from, RARE_OUTCOME)) {
       const gone = action.repairs !== undefined && levels[0]?.level === 0;
+      const shown = gone
+        ? [action.repairs!]
+        : action.proves
+          ? levels.flatMap((l) => action.proves!(l.finding, l.level))
+          : [];
+      if (false) pin(w, sets, shown);
+      const provedNow = shown.length ? new Set([...settled, ...shown]) : settled;
       const repaired = gone ? new Set([action.repairs!]) : nobody;
       const rest = course(w, provedNow, repaired, action.openAfter);
       after += probability * rest.minutes;
@@ -195,51 +162,4 @@ export function rankActions(input: RankInput): Ranking {
       })),
     })),
   };
-}
-
-interface AspectTable {
-  finding: number;
-  radix: number;
-  /** P(level | set), set-major. */
-  p: Float64Array;
-}
-
-/** The levels of each finding given each set; findings beyond the limit of joint outcomes are left out, widest last. */
-function aspectTables(
-  network: Network,
-  sets: WeightedSet[],
-  isCandidate: Uint8Array,
-  marginals: Float64Array,
-  findings: number[],
-): AspectTable[] {
-  const tables: AspectTable[] = [];
-  let joint = 1;
-  for (const f of findings) {
-    const node = network.findings[f]!;
-    const radix = node.leak.length;
-    if (node.effects.length === 0 || joint * radix > MOST_JOINT_OUTCOMES) continue;
-    joint *= radix;
-    const base = cumulative(node.leak);
-    const effects = new Map<number, number[]>();
-    for (const e of node.effects) {
-      const below = cumulative(e.levels);
-      if (isCandidate[e.fault]) effects.set(e.fault, below);
-      else {
-        const m = marginals[e.fault]!;
-        for (let k = 0; k < radix; k++) base[k]! *= 1 - m + m * below[k]!;
-      }
-    }
-    const p = new Float64Array(sets.length * radix);
-    sets.forEach((set, h) => {
-      let previous = 0;
-      for (let k = 0; k < radix; k++) {
-        let c = base[k]!;
-        for (const i of set.faults) c *= effects.get(i)?.[k] ?? 1;
-        p[h * radix + k] = c - previous;
-        previous = c;
-      }
-    });
-    tables.push({ finding: f, radix, p });
-  }
-  return tables;
 }
