@@ -1,7 +1,6 @@
 import { closingMinutes, courseCosts, reach } from './accessCosts';
 import type { Answer, AssessInput, NextAction } from './assessment';
 import { POWER_CAUTIONS } from './benchState';
-import { likeliest } from './aspectTables';
 import type { CompiledFinding, CompiledKind } from './compileKind';
 import type { Diagnosis } from './diagnose';
 import { exactCourse, type ExactInput } from './exactCourse';
