@@ -2,8 +2,16 @@ import fc from 'fast-check';
 import { knowledge, kindById } from '@/knowledge';
 import { compileKind } from '../diagnosis/compileKind';
 import { classifyReading, referencesOf } from '../diagnosis/classifyReading';
-import { OVER_RANGE_OHM, UNITS, type Quantity } from '../units/units';
-import { checksum, lineSplitter, MeterLineError, meterLine, parseMeterLine } from './lineProtocol';
+import { OVER_RANGE_OHM } from '../units/units';
+import {
+  checksum,
+  lineSplitter,
+  MeterLineError,
+  meterLine,
+  parseMeterLine,
+  UNITS_ON_THE_LINE,
+  type MeterQuantity,
+} from './lineProtocol';
 import { nextReading } from './readMeter';
 import { simulatedReading } from './simulatedReading';
 
@@ -15,7 +23,7 @@ describe('the line protocol', () => {
   });
 
   test('what is sent is what is read', () => {
-    const quantities = Object.keys(UNITS) as Quantity[];
+    const quantities = Object.keys(UNITS_ON_THE_LINE) as MeterQuantity[];
     fc.assert(
       fc.property(fc.constantFrom(...quantities), fc.double({ min: 0, max: 9e4, noNaN: true }), (quantity, value) => {
         const read = parseMeterLine(meterLine({ quantity, value }).trimEnd());

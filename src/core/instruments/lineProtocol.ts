@@ -1,4 +1,4 @@
-import { OVER_RANGE_OHM, toBase, UNITS, type Quantity } from '../units/units';
+import { OVER_RANGE_OHM, toBase, type Quantity } from '../units/units';
 
 /**
  * The line protocol of bench instruments (docs/instruments.md): one reading per line of ASCII,
@@ -7,7 +7,7 @@ import { OVER_RANGE_OHM, toBase, UNITS, type Quantity } from '../units/units';
  * hexadecimal digits.
  */
 export interface MeterReading {
-  quantity: Quantity;
+  quantity: MeterQuantity;
   /** In the quantity's base unit. */
   value: number;
 }
@@ -15,7 +15,8 @@ export interface MeterReading {
 /** A line that is no reading: cut short, garbled on the way, or of something that is not measured here. */
 export class MeterLineError extends Error {}
 
-const UNITS_ON_THE_LINE: Record<Quantity, string> = {
+/** The quantities that an instrument sends, each with the unit in which it does. */
+export const UNITS_ON_THE_LINE = {
   voltage: 'V',
   resistance: 'ohm',
   current: 'A',
@@ -24,7 +25,13 @@ const UNITS_ON_THE_LINE: Record<Quantity, string> = {
   pressure: 'kPa',
   time: 'min',
   percent: '%',
-};
+  force: 'N',
+  mass: 'g',
+  flow: 'L/s',
+  temperature: 'C',
+} as const satisfies Partial<Record<Quantity, string>>;
+
+export type MeterQuantity = keyof typeof UNITS_ON_THE_LINE;
 
 export function checksum(text: string): string {
   let sum = 0;
@@ -46,13 +53,13 @@ export function parseMeterLine(line: string): MeterReading {
   const [, quantity, shown, unit, sum] = match as unknown as [string, string, string, string, string];
   if (checksum(line.slice(0, line.lastIndexOf('*'))) !== sum)
     throw new MeterLineError('Garbled on the way: read again.');
-  if (!Object.hasOwn(UNITS, quantity)) throw new MeterLineError(`${quantity} is not measured here.`);
+  if (!Object.hasOwn(UNITS_ON_THE_LINE, quantity)) throw new MeterLineError(`${quantity} is not measured here.`);
   if (shown === 'OL') {
     if (quantity !== 'resistance') throw new MeterLineError('Over its range: choose a higher one.');
     return { quantity: 'resistance', value: OVER_RANGE_OHM };
   }
   try {
-    return { quantity: quantity as Quantity, value: toBase(quantity as Quantity, Number(shown), unit) };
+    return { quantity: quantity as MeterQuantity, value: toBase(quantity as MeterQuantity, Number(shown), unit) };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     throw new MeterLineError(error.message);

@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { formatQuantity, OVER_RANGE_OHM, parseQuantity, toBase, unitsOf, UNITS, type Quantity } from './units';
+import {
+  formatQuantity,
+  fromBase,
+  OVER_RANGE_OHM,
+  parseQuantity,
+  toBase,
+  unitsOf,
+  UNITS,
+  type Quantity,
+} from './units';
 
 describe('what a technician types', () => {
   test.each<[Quantity, string, number]>([
@@ -16,6 +25,16 @@ describe('what a technician types', () => {
     ['length', '1 in', 25.4],
     ['time', '90 s', 1.5],
     ['speed', '3200rpm', 3200],
+    ['length', '3/8 in', 9.525],
+    ['length', '1 1/2 in', 38.1],
+    ['length', '1-1/2"', 38.1],
+    ['length', '2 ft', 609.6],
+    ['pressure', '50 inH2O', 12.454445],
+    ['force', '10 lbf', 44.48222],
+    ['flow', '100 cfm', 47.19475],
+    ['temperature', '68 °F', 20],
+    ['temperature', '-40 F', -40],
+    ['number', '1.265', 1.265],
   ])('%s %s is %d in the base unit', (quantity, typed, value) => {
     expect(parseQuantity(quantity, typed)!.value).toBeCloseTo(value, 9);
   });
@@ -54,5 +73,9 @@ test('what is shown can be typed again', () => {
 
 test('every unit converts and is listed', () => {
   for (const quantity of Object.keys(UNITS) as Quantity[])
-    for (const unit of unitsOf(quantity)) expect(toBase(quantity, 2, unit)).toBeGreaterThan(0);
+    for (const unit of unitsOf(quantity)) {
+      const value = toBase(quantity, 2, unit);
+      if (quantity !== 'temperature') expect(value).toBeGreaterThan(0);
+      expect(fromBase(quantity, value, unit)).toBeCloseTo(2, 12);
+    }
 });

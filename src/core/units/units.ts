@@ -7,11 +7,26 @@ export const UNITS = {
   },
   current: { base: 'A', units: { A: 1, mA: 1e-3, amp: 1, amps: 1 } },
   speed: { base: 'r/min', units: { 'r/min': 1, rpm: 1, 'rev/min': 1 } },
-  length: { base: 'mm', units: { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4, inch: 25.4 } },
+  length: { base: 'mm', units: { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4, inch: 25.4, ft: 304.8, "'": 304.8 } },
   // Inch of water at 4 °C: 249.082 Pa; conventional 249.0889 Pa (NIST SP 811, appendix B.8).
-  pressure: { base: 'kPa', units: { kPa: 1, Pa: 1e-3, mbar: 0.1, hPa: 0.1, inH2O: 0.2490889 } },
+  pressure: { base: 'kPa', units: { kPa: 1, Pa: 1e-3, mbar: 0.1, hPa: 0.1, inH2O: 0.2490889, mmH2O: 0.00980665 } },
   time: { base: 'min', units: { min: 1, s: 1 / 60, h: 60, sec: 1 / 60 } },
   percent: { base: '%', units: { '%': 1 } },
+  // NIST SP 811, appendix B.8: pound-force 4.448222 N, pound 453.59237 g, cubic foot 28.31685 L, gallon (US) 3.785412 L,
+  // pound-force per square inch 6.894757 kPa, foot per minute 0.00508 m/s, square foot 0.09290304 m².
+  force: { base: 'N', units: { N: 1, kN: 1e3, lbf: 4.448222, kgf: 9.80665 } },
+  mass: { base: 'g', units: { g: 1, kg: 1e3, oz: 28.34952, lb: 453.59237, lbs: 453.59237 } },
+  flow: { base: 'L/s', units: { 'L/s': 1, 'L/min': 1 / 60, 'm3/h': 1 / 3.6, 'm³/h': 1 / 3.6, cfm: 28.31685 / 60 } },
+  temperature: { base: '°C', units: { '°C': 1, C: 1, '°F': 5 / 9, F: 5 / 9 } },
+  volume: { base: 'L', units: { L: 1, l: 1, mL: 1e-3, gal: 3.785412, qt: 0.946353 } },
+  modulus: { base: 'MPa', units: { MPa: 1, kPa: 1e-3, psi: 6.894757e-3 } },
+  pace: { base: 'm/s', units: { 'm/s': 1, 'km/h': 1 / 3.6, 'm/min': 1 / 60, 'ft/min': 0.00508, mph: 0.44704 } },
+  area: { base: 'm²', units: { 'm²': 1, m2: 1, 'ft²': 0.09290304, ft2: 0.09290304 } },
+  section: { base: 'mm²', units: { 'mm²': 1, mm2: 1 } },
+  power: { base: 'W', units: { W: 1, kW: 1e3, hp: 745.6999 } },
+  charge: { base: 'Ah', units: { Ah: 1, mAh: 1e-3 } },
+  duration: { base: 'h', units: { h: 1, min: 1 / 60, s: 1 / 3600, days: 24, d: 24 } },
+  number: { base: '', units: { '': 1 } },
 } as const satisfies Record<string, { base: string; units: Record<string, number> }>;
 
 export type Quantity = keyof typeof UNITS;
@@ -32,7 +47,17 @@ export function toBase(quantity: Quantity, value: number, unit: string): number 
   const factor = factorOf(quantity, unit);
   if (factor === undefined)
     throw new RangeError(`${unit} is not a unit of ${quantity}: use ${unitsOf(quantity).join(', ')}.`);
-  return value * factor;
+  return value * factor + offsetOf(quantity, unit);
+}
+
+/** Where a scale's zero lies, in the base unit: only the Fahrenheit scale of temperature has another one. */
+function offsetOf(quantity: Quantity, unit: string): number {
+  return quantity === 'temperature' && /f$/i.test(unit) ? -32 * (5 / 9) : 0;
+}
+
+/** The other way: a value of the base unit in one of the quantity's units. @throws RangeError as toBase */
+export function fromBase(quantity: Quantity, value: number, unit: string): number {
+  return (value - offsetOf(quantity, unit)) / (toBase(quantity, 1, unit) - offsetOf(quantity, unit));
 }
 
 function factorOf(quantity: Quantity, unit: string): number | undefined {
@@ -63,13 +88,22 @@ export function parseQuantity(quantity: Quantity, typed: string): ParsedQuantity
     const value = Number(`${infix[1]}.${infix[3]}`) * (infix[2] === 'k' ? 1e3 : 1e6);
     return { value, readAs: formatQuantity(quantity, value) };
   }
-  const match = /^(-?\d*[.,]?\d+)\s*(\S.*)?$/.exec(text);
+  const match = /^(-?\d*[.,]?\d+(?:[ -]\d+\/\d+|\/\d+)?)\s*(\D.*)?$/.exec(text);
   if (!match) return null;
-  const number = Number(match[1]!.replace(',', '.'));
-  const factor = match[2] ? factorOf(quantity, match[2].trim()) : 1;
+  const number = numberOf(match[1]!);
+  const unit = match[2]?.trim() ?? '';
+  const factor = unit ? factorOf(quantity, unit) : 1;
   if (!Number.isFinite(number) || factor === undefined) return null;
-  const value = number * factor;
+  const value = number * factor + offsetOf(quantity, unit);
   return { value, readAs: formatQuantity(quantity, value) };
+}
+
+/** `12,5`, `3/8`, `1 1/2` as a number; NaN for what is none. */
+function numberOf(typed: string): number {
+  const parts = /^(-?)(?:(\d+)[ -])?(\d+)\/(\d+)$/.exec(typed);
+  if (!parts) return Number(typed.replace(',', '.'));
+  const value = Number(parts[2] ?? 0) + Number(parts[3]) / Number(parts[4]);
+  return parts[1] ? -value : value;
 }
 
 /** Three significant figures and the unit; `OL` for an open circuit. */
@@ -79,7 +113,7 @@ export function formatQuantity(quantity: Quantity, value: number): string {
     if (value >= 1e6) return `${figures(value / 1e6)} MΩ`;
     if (value >= 1e3) return `${figures(value / 1e3)} kΩ`;
   }
-  return `${figures(value)} ${UNITS[quantity].base}`;
+  return `${figures(value)} ${UNITS[quantity].base}`.trim();
 }
 
 function figures(value: number): string {

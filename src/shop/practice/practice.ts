@@ -1,8 +1,8 @@
 import { randomInt } from 'node:crypto';
 import { compileKind } from '@/core/diagnosis/compileKind';
-import { meterLine } from '@/core/instruments/lineProtocol';
+import { meterLine, type MeterQuantity } from '@/core/instruments/lineProtocol';
 import { instrumentFor, simulatedReading } from '@/core/instruments/simulatedReading';
-import { toBase, type Quantity } from '@/core/units/units';
+import { toBase } from '@/core/units/units';
 import { database } from '@/data/database';
 import { countReading, insertPractice, practiceOf } from '@/data/practice';
 import { kindById, knowledge } from '@/knowledge';
@@ -64,7 +64,7 @@ export async function measure(person: Person, jobId: number, dto: MeasureDto): P
     practice.seed,
     turn,
   );
-  const quantity = spec.quantity as Quantity;
+  const quantity = spec.quantity as MeterQuantity;
   return {
     instrument: instrumentFor(spec.quantity, kind),
     line: meterLine({ quantity, value: toBase(quantity, shown, spec.unit) }),

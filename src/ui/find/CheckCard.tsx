@@ -289,7 +289,7 @@ function parseTyped(quantity: Quantity, typed: string) {
 }
 
 function example(quantity: Quantity): string {
-  return {
+  const examples: Partial<Record<Quantity, string>> = {
     voltage: '116 or 116 V',
     resistance: '0.4, 2k2 or OL',
     current: '8.5 A',
@@ -298,5 +298,6 @@ function example(quantity: Quantity): string {
     pressure: '16.8 kPa or 67 inH2O',
     time: '7 min',
     percent: '4 or 312/300',
-  }[quantity];
+  };
+  return examples[quantity] ?? '';
 }

@@ -1,0 +1,183 @@
+import fc from 'fast-check';
+import { seededRandom } from '../diagnosis/seededRandom';
+import { nnls } from '../stats/nnls';
+import { toBase } from '../units/units';
+import { fanVacuumKPa, workingPoint } from './airPath';
+import { airPowerW, airWattsF558 } from './airPower';
+import { ductLossKPa, frictionFactor } from './friction';
+import { HEALTHY, healthySections, SECTION_IDS, type MachineSort } from './healthyMachines';
+import { locateBlockage, predictKPa, type VacuumReading } from './locateBlockage';
+import { coolingOf, flowFromTrip, motorTemperatureC, recoveryMinutes, tripMinutes, USUAL_MOTOR } from './motorHeat';
+
+describe('air power', () => {
+  test('SI and ASTM F558 differ by the inch of water only: 0.17 %', () => {
+    const cfm = 60;
+    const inches = 50;
+    const si = airPowerW(toBase('flow', cfm, 'cfm'), toBase('pressure', inches, 'inH2O'));
+    expect(airWattsF558(cfm, inches)).toBeCloseTo(0.117354 * 3000, 9);
+    expect(si / airWattsF558(cfm, inches)).toBeCloseTo(0.117557 / 0.117354, 4);
+  });
+});
+
+describe('duct friction', () => {
+  // Values of the Moody diagram: Colebrook–White, as any fluid-mechanics handbook tabulates them.
+  test.each([
+    [1e5, 0.001, 0.02217],
+    [1e6, 0.0001, 0.01344],
+    [1e4, 0, 0.03088],
+    [2000, 0.01, 0.032],
+  ])('Re %d, ε/D %d: f %d', (re, rough, f) => expect(frictionFactor(re, rough)).toBeCloseTo(f, 5));
+  // Blasius 0.316/Re^0.25 for smooth pipes (any handbook), good to 2 % here.
+  test('smooth pipes follow Blasius', () => {
+    for (const re of [4e3, 1e4, 5e4]) expect(frictionFactor(re, 0) / (0.316 / re ** 0.25)).toBeCloseTo(1, 1);
+  });
+  test('loss grows with flow and length, and falls with the bore', () => {
+    expect(ductLossKPa(0, 32, 2000, 0.05)).toBe(0);
+    expect(ductLossKPa(30, 32, 4000, 0.05)).toBeCloseTo(2 * ductLossKPa(30, 32, 2000, 0.05), 12);
+    expect(ductLossKPa(30, 38, 2000, 0.05)).toBeLessThan(ductLossKPa(30, 32, 2000, 0.05) / 2);
+    expect(() => frictionFactor(0, 0)).toThrow(RangeError);
+  });
+});
+
+const fan = HEALTHY.canister.fan;
+const sections = healthySections('canister', fan);
+
+describe('the working point', () => {
+  test('a healthy machine works at its working flow, and the vacuum there is the fan’s', () => {
+    const p = workingPoint(fan, sections, { from: 0, sealed: false });
+    expect(p.mouthLs).toBeCloseTo(HEALTHY.canister.workingLs, 6);
+    expect(p.vacuumKPa.at(-1)).toBeCloseTo(fanVacuumKPa(fan, p.motorLs), 6);
+  });
+  test('sealed, every station shows the sealed suction; with nothing before it the fan is nearly free', () => {
+    const p = workingPoint(fan, sections, { from: 0, sealed: true });
+    for (const v of p.vacuumKPa) expect(v).toBeCloseTo(fan.sealedKPa, 6);
+    expect(workingPoint(fan, sections, { from: 4, sealed: false }).mouthLs).toBeGreaterThan(0.9 * fan.freeLs);
+  });
+  test('more loss, less flow and more vacuum behind it; a leak, less vacuum when sealed', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 4 }), fc.double({ min: 1.1, max: 50, noNaN: true }), (at, times) => {
+        const worse = sections.map((s, i) => (i === at ? { ...s, loss: s.loss * times } : s));
+        const [a, b] = [sections, worse].map((s) => workingPoint(fan, s, { from: 0, sealed: false }));
+        expect(b!.mouthLs).toBeLessThan(a!.mouthLs);
+        expect(b!.vacuumKPa.at(-1)!).toBeGreaterThan(a!.vacuumKPa.at(-1)!);
+        const leaky = workingPoint(fan, sections, { from: 0, sealed: true }, { after: at, size: times });
+        expect(leaky.vacuumKPa.at(-1)!).toBeLessThan(fan.sealedKPa);
+      }),
+      { seed: 7, numRuns: 40 },
+    );
+  });
+});
+
+/** Readings that a technician takes: everything on, hose off, sealed at three places; each with its own error. */
+const SETS: Omit<VacuumReading, 'kPa'>[] = [
+  ...[0, 1, 2, 3, 4].map((after) => ({ setUp: { from: 0, sealed: false }, after })),
+  { setUp: { from: 3, sealed: false }, after: 4 },
+  { setUp: { from: 3, sealed: true }, after: 3 },
+  { setUp: { from: 2, sealed: true }, after: 2 },
+  { setUp: { from: 0, sealed: true }, after: 4 },
+];
+const METER = 0.15;
+
+function normal(random: () => number) {
+  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+}
+
+/** A machine of the sort with each part a little different, its clog cutting the flow to this part of healthy. */
+function clogged(random: () => number, sort: MachineSort, at: number, flowLeft: number): VacuumReading[] {
+  const { fan } = HEALTHY[sort];
+  const own = healthySections(sort, fan).map((s) => ({ ...s, loss: s.loss * Math.exp(0.05 * normal(random)) }));
+  const healthy = workingPoint(fan, own, { from: 0, sealed: false }).mouthLs;
+  const blocked = (times: number) => own.map((s, i) => (i === at ? { ...s, loss: s.loss * times } : s));
+  let [low, high] = [1, 1e4];
+  for (let i = 0; i < 60; i++) {
+    const m = Math.sqrt(low * high);
+    if (workingPoint(fan, blocked(m), { from: 0, sealed: false }).mouthLs > flowLeft * healthy) low = m;
+    else high = m;
+  }
+  const machine = { fan, sections: blocked(low), leak: null };
+  return SETS.map((s) => ({ ...s, kPa: Math.max(0, predictKPa(machine, s) + METER * normal(random)) }));
+}
+
+describe('where is the clog', () => {
+  test('names the section in at least 95 of 100 clogs that cut the flow by a third', () => {
+    const random = seededRandom(11);
+    let right = 0;
+    let wrong = 0;
+    const runs = 150;
+    for (let i = 0; i < runs; i++) {
+      const sort = (Object.keys(HEALTHY) as MachineSort[])[i % 5]!;
+      const at = i % SECTION_IDS.length;
+      const readings = clogged(random, sort, at, 2 / 3);
+      const own = HEALTHY[sort].fan;
+      const [first] = locateBlockage(own, healthySections(sort, own), readings, METER).findings;
+      if (first!.fault.sort === 'clog' && first!.fault.section === at) right++;
+      else if (first!.probability > 0.8) wrong++;
+    }
+    expect(right / runs).toBeGreaterThanOrEqual(0.95);
+    expect(wrong / runs).toBeLessThan(0.02);
+  });
+
+  test('is not sure of clogs that hardly matter, rather than guessing', () => {
+    const random = seededRandom(12);
+    let surelyWrong = 0;
+    for (let i = 0; i < 60; i++) {
+      const at = i % 5;
+      const [first] = locateBlockage(fan, sections, clogged(random, 'canister', at, 0.97), METER).findings;
+      const named = first!.fault.sort === 'clog' && first!.fault.section === at;
+      if (!named && first!.fault.sort !== 'none' && first!.probability > 0.8) surelyWrong++;
+    }
+    expect(surelyWrong).toBeLessThanOrEqual(2);
+  });
+
+  test('tells a leak from a clog by the sealed readings', () => {
+    const machine = { fan, sections, leak: { after: 2, size: 4 } };
+    const readings = SETS.map((s) => ({ ...s, kPa: predictKPa(machine, s) }));
+    const [first] = locateBlockage(fan, sections, readings, METER).findings;
+    expect(first!.fault).toEqual({ sort: 'leak', section: 2 });
+    expect(first!.low).toBeLessThanOrEqual(first!.size);
+    expect(first!.high).toBeGreaterThanOrEqual(first!.size);
+  });
+
+  test('the losses of a clogged hose by least squares: several times healthy there, healthy elsewhere', () => {
+    const blocked = sections.map((s, i) => (i === 2 ? { ...s, loss: s.loss * 6 } : s));
+    const readings = SETS.map((s) => ({ ...s, kPa: predictKPa({ fan, sections: blocked, leak: null }, s) }));
+    const { losses } = locateBlockage(fan, sections, readings, METER);
+    expect(losses[2]!.ratio).toBeGreaterThan(5);
+    expect(losses[2]!.ratio).toBeLessThan(7);
+    for (const i of [0, 1, 3, 4]) expect(losses[i]!.ratio).toBeLessThan(2);
+  });
+});
+
+describe('non-negative least squares', () => {
+  // Against every choice of unknowns held at nothing, each solved by its normal equations on a fine grid of two unknowns.
+  test('finds the best of a grid of non-negative answers', () => {
+    const random = seededRandom(4);
+    for (let run = 0; run < 20; run++) {
+      const a = Array.from({ length: 4 }, () => [random() * 2 - 1, random() * 2 - 1]);
+      const b = Array.from({ length: 4 }, () => random() * 2 - 1);
+      const miss = (x: number[]) => a.reduce((s, row, i) => s + (row[0]! * x[0]! + row[1]! * x[1]! - b[i]!) ** 2, 0);
+      const { x } = nnls(a, b);
+      expect(Math.min(...x)).toBeGreaterThanOrEqual(0);
+      for (let i = 0; i <= 60; i++)
+        for (let j = 0; j <= 60; j++) expect(miss(x)).toBeLessThanOrEqual(miss([i / 20, j / 20]) + 1e-9);
+    }
+  });
+});
+
+describe('heat of the motor', () => {
+  const motor = { ...USUAL_MOTOR, roomC: 22 };
+  test('healthy it never trips; starved it does, and the sooner the less air', () => {
+    expect(tripMinutes(motor, 1)).toBeNull();
+    const times = [0.3, 0.2, 0.1, 0].map((f) => tripMinutes(motor, f)!);
+    expect([...times].sort((a, b) => b - a)).toEqual(times);
+    expect(motorTemperatureC(motor, 0.2, times[1]!)).toBeCloseTo(motor.opensC, 6);
+  });
+  test('the flow comes back from the time to the trip', () => {
+    for (const flow of [0.05, 0.15, 0.3]) expect(flowFromTrip(motor, tripMinutes(motor, flow)!)!).toBeCloseTo(flow, 6);
+    expect(flowFromTrip(motor, 0.5)).toBeNull();
+  });
+  test('cooling is whole at healthy flow; it recovers slowly, standing', () => {
+    expect(coolingOf(1)).toBeCloseTo(1, 12);
+    expect(recoveryMinutes(motor)).toBeGreaterThan(20);
+  });
+});

@@ -1,0 +1,177 @@
+import fc from 'fast-check';
+import { BALL_BEARINGS, bearingOdds, ratingLifeHours } from './ballBearings';
+import {
+  beltLengthMm,
+  centreForLengthMm,
+  handbookLengthMm,
+  senseOf,
+  twistStrain,
+  wrapAngles,
+  type BeltRun,
+} from './beltLength';
+import { shaftLoadN, slipTorqueNm, stretchOf, tensionN } from './elasticBelt';
+import { rollSpeedRpm, slipOf } from './rollSpeed';
+import { pitchDiameterMm, pitchOdds, teethInMesh, TOOTH_PITCHES } from './toothedBelt';
+
+const pair = { driveMm: 12, drivenMm: 40, centreMm: 150 };
+const runs: BeltRun[] = ['open', 'crossed', 'half-twist', 'quarter-turn'];
+const geometry = fc
+  .record({
+    driveMm: fc.double({ min: 5, max: 60, noNaN: true }),
+    drivenMm: fc.double({ min: 5, max: 90, noNaN: true }),
+    slack: fc.double({ min: 1.05, max: 8, noNaN: true }),
+  })
+  .map(({ driveMm, drivenMm, slack }) => ({ driveMm, drivenMm, centreMm: ((driveMm + drivenMm) / 2) * slack }));
+
+describe('belt length', () => {
+  // The project's own check values, derived independently; the approximation is in any machine-design handbook.
+  test('check values: 382.989 mm open, 386.199 mm crossed, 382.988 mm by the handbook', () => {
+    expect(beltLengthMm('open', pair)).toBeCloseTo(382.989, 3);
+    expect(beltLengthMm('crossed', pair)).toBeCloseTo(386.199, 3);
+    expect(handbookLengthMm('open', pair)).toBeCloseTo(382.988, 3);
+    expect(handbookLengthMm('crossed', pair)).toBeCloseTo(386.199, 0);
+  });
+
+  test('equal pulleys: two straight runs and one circumference (geometry)', () => {
+    expect(beltLengthMm('open', { driveMm: 20, drivenMm: 20, centreMm: 100 })).toBeCloseTo(200 + 20 * Math.PI, 9);
+  });
+
+  test('against a path measured in small straight pieces', () => {
+    // A quarter turn: half a circle on each pulley and two straight lines between tangent points in space.
+    const { driveMm: d, drivenMm: D, centreMm: c } = pair;
+    const arc = (radius: number) => {
+      let sum = 0;
+      for (let i = 0; i < 2000; i++) sum += 2 * radius * Math.sin(Math.PI / 4000);
+      return sum;
+    };
+    const straight = Math.sqrt(c * c + (d / 2) ** 2 + (D / 2) ** 2);
+    expect(beltLengthMm('quarter-turn', pair)).toBeCloseTo(2 * straight + arc(d / 2) + arc(D / 2), 3);
+  });
+
+  test.each(runs)('%s: the centre distance gives the length back, and the pulleys may be exchanged', (run) => {
+    fc.assert(
+      fc.property(geometry, (g) => {
+        const length = beltLengthMm(run, g);
+        expect(centreForLengthMm(run, length, g.driveMm, g.drivenMm)).toBeCloseTo(g.centreMm, 5);
+        expect(beltLengthMm(run, { ...g, driveMm: g.drivenMm, drivenMm: g.driveMm })).toBeCloseTo(length, 9);
+        expect(length).toBeGreaterThan(2 * g.centreMm);
+      }),
+      { seed: 5 },
+    );
+  });
+
+  test('a crossed belt is longer than an open one, and turns the roll round', () => {
+    fc.assert(
+      fc.property(geometry, (g) => expect(beltLengthMm('crossed', g)).toBeGreaterThan(beltLengthMm('open', g))),
+      { seed: 6 },
+    );
+    expect(runs.map(senseOf)).toEqual([1, -1, -1, 1]);
+  });
+
+  test('the wraps of an open belt make one turn together; a twist lengthens only the edges', () => {
+    const { drive, driven } = wrapAngles('open', pair);
+    expect(drive + driven).toBeCloseTo(2 * Math.PI, 12);
+    expect(twistStrain(0, 100)).toBe(0);
+    expect(twistStrain(10, 100)).toBeCloseTo(Math.sqrt(1 + (Math.PI / 20) ** 2) - 1, 12);
+  });
+
+  test('pulleys that touch and belts that are too short are refused', () => {
+    expect(() => beltLengthMm('open', { driveMm: 40, drivenMm: 40, centreMm: 40 })).toThrow(RangeError);
+    expect(() => centreForLengthMm('open', 100, 40, 40)).toThrow(/too short/);
+  });
+});
+
+describe('a flat belt pulls', () => {
+  const belt = { freeLengthMm: 350, widthMm: 10, thicknessMm: 2, modulusMPa: 4 };
+  // Hooke's law by hand: 4 MPa · 20 mm² · 9.42 % = 7.5 N.
+  test('by Hooke, and not at all when it hangs loose', () => {
+    expect(tensionN(belt, 383)).toBeCloseTo(4 * 20 * (383 / 350 - 1), 9);
+    expect(tensionN(belt, 349)).toBe(0);
+    expect(stretchOf(350, 383)).toBeCloseTo(0.0943, 4);
+  });
+  test('at the shaft: both runs at half a turn of wrap, no more beyond', () => {
+    expect(shaftLoadN(10, Math.PI)).toBeCloseTo(20, 9);
+    expect(shaftLoadN(10, 4)).toBeCloseTo(20, 9);
+    expect(shaftLoadN(10, Math.PI / 3)).toBeCloseTo(10, 9);
+  });
+  // Euler's belt equation: T1/T2 = e^{μφ} with T1 + T2 = 2T.
+  test('until it slips, with the ratio of tensions that Euler gives', () => {
+    const [t, r, wrap, mu] = [10, 6, 2.95, 0.6];
+    const torque = slipTorqueNm(t, 2 * r, wrap, mu);
+    const half = torque / (r / 1000) / 2;
+    expect((t + half) / (t - half)).toBeCloseTo(Math.exp(mu * wrap), 9);
+  });
+  test('speed and slip undo each other', () => {
+    expect(rollSpeedRpm(12000, 12, 40)).toBe(3600);
+    expect(slipOf(3200, 3600)).toBeCloseTo(0.111, 3);
+  });
+});
+
+describe('toothed belts', () => {
+  test('each standard pitch is found from ten of it with a caliper', () => {
+    for (const { pitchMm, profile, id } of TOOTH_PITCHES)
+      expect(pitchOdds(10 * pitchMm, 10, 0.05, profile)[0]!.pitch.id).toBe(id);
+  });
+  // XL 5.080 and a 5 mm pitch: over one pitch 0.08 mm apart, over ten 0.8 mm (arithmetic).
+  test('neighbours cannot be told over one pitch and can over ten', () => {
+    const one = pitchOdds(5.04, 1, 0.1, 'trapezoidal');
+    expect(one[0]!.probability).toBeLessThan(0.6);
+    const ten = pitchOdds(50.8, 10, 0.1, 'trapezoidal');
+    expect(ten[0]!.pitch.id).toBe('XL');
+    expect(ten[0]!.probability).toBeGreaterThan(0.99);
+  });
+  test('nothing near is nothing', () => expect(pitchOdds(70, 10, 0.05)).toEqual([]));
+  test('pitch circle and mesh', () => {
+    expect(pitchDiameterMm(20, 5.08) * Math.PI).toBeCloseTo(101.6, 9);
+    expect(teethInMesh(20, Math.PI)).toBe(10);
+  });
+});
+
+describe('ball bearings', () => {
+  // ISO 15 bore codes: 00 is 10 mm, 01 12, 02 15, 03 17, from 04 on five times the code; one digit is the bore itself.
+  test('bores follow the codes of the designations; all sizes differ', () => {
+    for (const { designation, boreMm } of BALL_BEARINGS) {
+      const code = /^6[0238 9]?\d*?(\d\d)$/.exec(designation.length === 4 ? designation : '')?.[1];
+      if (designation.length === 4 && code !== undefined)
+        expect(boreMm).toBe({ '00': 10, '01': 12, '02': 15, '03': 17 }[code] ?? 5 * Number(code));
+      if (/^6\d\d$/.test(designation)) expect(boreMm).toBe(Number(designation.at(-1)));
+    }
+    expect(BALL_BEARINGS.length).toBeGreaterThanOrEqual(60);
+    const keys = BALL_BEARINGS.map((b) => [b.boreMm, b.outerMm, b.widthMm].join());
+    expect(new Set(keys).size).toBe(keys.length);
+  });
+
+  // Sizes named in the project's own check list.
+  test.each([
+    ['623', 3, 10, 4],
+    ['624', 4, 13, 5],
+    ['625', 5, 16, 5],
+    ['626', 6, 19, 6],
+    ['607', 7, 19, 6],
+    ['608', 8, 22, 7],
+    ['688', 8, 16, 5],
+    ['6000', 10, 26, 8],
+    ['6001', 12, 28, 8],
+    ['6200', 10, 30, 9],
+    ['6201', 12, 32, 10],
+    ['6202', 15, 35, 11],
+  ])('%s is %d × %d × %d', (designation, boreMm, outerMm, widthMm) => {
+    const [first] = bearingOdds({ boreMm: boreMm + 0.04, outerMm: outerMm - 0.05, widthMm: widthMm - 0.03 }, 0.05);
+    expect(first!.bearing.designation).toBe(designation);
+    expect(first!.probability).toBeGreaterThan(0.95);
+  });
+
+  test('a rough rule cannot tell 608 from its neighbours for sure; nonsense is none', () => {
+    const rough = bearingOdds({ boreMm: 8, outerMm: 23, widthMm: 7.5 }, 0.7);
+    expect(rough.map((r) => r.bearing.designation)).toEqual(expect.arrayContaining(['608', '628']));
+    expect(rough.reduce((s, r) => s + r.probability, 0)).toBeCloseTo(1, 12);
+    expect(bearingOdds({ boreMm: 8, outerMm: 60, widthMm: 7 }, 0.05)).toEqual([]);
+  });
+
+  // Arithmetic of ISO 281: C 1730 N, P 60 N, 4000 rpm.
+  test('rating life: 99 879 h, by the cube of the load', () => {
+    expect(ratingLifeHours(1730, 60, 4000)).toBeCloseTo(99_879, 0);
+    expect(ratingLifeHours(1730, 120, 4000) * 8).toBeCloseTo(ratingLifeHours(1730, 60, 4000), 6);
+    expect(() => ratingLifeHours(1730, 0, 4000)).toThrow(RangeError);
+  });
+});

@@ -1,0 +1,369 @@
+import { fanVacuumKPa, workingPoint, type Fan, type Section, type SetUp } from '../air/airPath';
+import { airPowerW, airWattsF558 } from '../air/airPower';
+import { HEALTHY, healthySections, SECTION_IDS, SECTION_LABELS, type MachineSort } from '../air/healthyMachines';
+import { locateBlockage, type AirFinding, type VacuumReading } from '../air/locateBlockage';
+import {
+  coolingOf,
+  flowFromTrip,
+  motorTemperatureC,
+  recoveryMinutes,
+  tripMinutes,
+  USUAL_MOTOR,
+} from '../air/motorHeat';
+import { fromBase } from '../units/units';
+import { choice, quantity, type ValuesOf } from './fields';
+import { gauge, type Drawing, type Figure, type GaugeAnswer, type Note, type Surroundings } from './gauge';
+import { refuse } from './readFields';
+
+/** Below this a fault is not named for sure. */
+const SURE = 0.8;
+
+const clog = { when: { field: 'asks', is: ['clog'] } } as const;
+const reading = { ...clog, optional: true } as const;
+const filter = { when: { field: 'asks', is: ['filter'] } } as const;
+const power = { when: { field: 'asks', is: ['power'] } } as const;
+
+const fields = {
+  asks: choice('What is asked', {
+    clog: 'Where is the clog or leak?',
+    filter: 'What does a blocked part do?',
+    power: 'Air power',
+  }),
+  machine: choice('Machine', sorts()),
+  sealed: quantity('pressure', 'Sealed suction, healthy', [1, 60], {
+    optional: true,
+    hint: 'of a twin or the plate; else as usual for the sort',
+  }),
+  free: quantity('flow', 'Free flow, healthy', [2, 200], { optional: true }),
+  meter: quantity('pressure', 'Gauge good to', [0.01, 3], clog),
+  open0: quantity('pressure', 'All on, at the neck', [0, 60], reading),
+  open1: quantity('pressure', 'All on, wand’s upper end', [0, 60], reading),
+  open2: quantity('pressure', 'All on, machine’s inlet', [0, 60], reading),
+  open3: quantity('pressure', 'All on, before the filter', [0, 60], reading),
+  open4: quantity('pressure', 'All on, at the motor', [0, 60], reading),
+  off4: quantity('pressure', 'Hose off, at the motor', [0, 60], { ...reading, hint: 'inlet open' }),
+  sealedInlet: quantity('pressure', 'Inlet sealed, behind the bin', [0, 60], reading),
+  sealedHose: quantity('pressure', 'Hose end sealed, at the inlet', [0, 60], reading),
+  sealedHead: quantity('pressure', 'Head sealed, at the motor', [0, 60], reading),
+  part: choice('Blocked part', partsOf(), filter),
+  blocked: quantity('percent', 'Blocked', [0, 98], { ...filter, hint: 'of its open area' }),
+  room: quantity('temperature', 'Room', [-10, 45], filter),
+  tripped: quantity('time', 'Cut out after', [0.2, 240], { ...filter, optional: true, hint: 'from cold' }),
+  flow: quantity('flow', 'Flow', [0.1, 300], power),
+  vacuum: quantity('pressure', 'Vacuum at that flow', [0.01, 60], power),
+};
+
+type Values = ValuesOf<typeof fields>;
+
+function sorts() {
+  return Object.fromEntries(Object.entries(HEALTHY).map(([id, h]) => [id, h.label])) as Record<MachineSort, string>;
+}
+
+function partsOf() {
+  return SECTION_LABELS;
+}
+
+/** Which reading each field is. */
+const READINGS: Partial<Record<keyof typeof fields, { setUp: SetUp; after: number }>> = {
+  open0: { setUp: { from: 0, sealed: false }, after: 0 },
+  open1: { setUp: { from: 0, sealed: false }, after: 1 },
+  open2: { setUp: { from: 0, sealed: false }, after: 2 },
+  open3: { setUp: { from: 0, sealed: false }, after: 3 },
+  open4: { setUp: { from: 0, sealed: false }, after: 4 },
+  off4: { setUp: { from: 3, sealed: false }, after: 4 },
+  sealedInlet: { setUp: { from: 3, sealed: true }, after: 3 },
+  sealedHose: { setUp: { from: 2, sealed: true }, after: 2 },
+  sealedHead: { setUp: { from: 0, sealed: true }, after: 4 },
+};
+
+export const airPath = gauge({
+  id: 'air-path',
+  label: 'Air path',
+  purpose: 'Where the clog or the leak sits, what a blocked filter does, and how much air power there is.',
+  version: 1,
+  heavy: true,
+  fields,
+  formulas: [
+    {
+      text: 'The fan: vacuum falls in a line from sealed suction to free flow. Usual figures per sort of machine.',
+      source: 'Common practice, no source.',
+    },
+    {
+      text: 'The path: each part loses vacuum with the square of the flow (felt: power 1.2); it works where the curves meet.',
+      source: 'Any handbook of fluid mechanics; shares per part are common practice, no source.',
+    },
+    {
+      text: 'Clog, leak or weak motor: every single fault in every size against the readings, by Bayes’ rule; healthy machines differ by 5 %.',
+      source: 'Bayes’ rule; the 5 % is common practice, no source.',
+    },
+    { text: 'Loss of each part: weighted least squares without negative losses.', source: 'Lawson & Hanson 1974.' },
+    {
+      text: 'Motor: one exponential, cooling with the flow to the power 0.8.',
+      source: 'Lumped heating; Dittus–Boelter exponent; the figures of a usual motor are common practice, no source.',
+    },
+    {
+      text: 'Air power: flow × vacuum. ASTM F558: 0.117354 · cfm · inH₂O.',
+      source: 'ASTM F558, constant from memory: its inch of water is one at room temperature.',
+    },
+  ],
+  example: {
+    asks: 'clog',
+    machine: 'canister',
+    meter: '0.2 kPa',
+    open2: '10.1 kPa',
+    open3: '10.7 kPa',
+    open4: '12.0 kPa',
+    off4: '3.1 kPa',
+    sealedInlet: '23.6 kPa',
+    sealedHose: '23.5 kPa',
+    part: 'filter',
+    blocked: '50',
+    room: '22 °C',
+    flow: '32 L/s',
+    vacuum: '6.9 kPa',
+  },
+  reckon(v, around) {
+    if (v.asks === 'power') return airPower(v);
+    const usual = HEALTHY[v.machine].fan;
+    const fan = { sealedKPa: v.sealed ?? usual.sealedKPa, freeLs: v.free ?? usual.freeLs };
+    const sections = healthySections(v.machine, fan);
+    const notes: Note[] =
+      v.sealed === undefined || v.free === undefined
+        ? [{ sort: 'range', text: 'The healthy machine is the usual one of its sort: measure a twin to be surer.' }]
+        : [];
+    return v.asks === 'clog' ? whereIsIt(v, fan, sections, notes, around) : whatIf(v, fan, sections, notes);
+  },
+});
+
+function airPower(v: Values): GaugeAnswer {
+  const [q, p] = [v.flow!, v.vacuum!];
+  const [cfm, inches] = [fromBase('flow', q, 'cfm'), fromBase('pressure', p, 'inH2O')];
+  const f558 = airWattsF558(cfm, inches);
+  return {
+    says: `${airPowerW(q, p).toFixed(0)} W of air; ${f558.toFixed(0)} air watts by ASTM F558.`,
+    tone: 'plain',
+    figures: [
+      { label: 'Air power', value: airPowerW(q, p), quantity: 'power' },
+      {
+        label: 'Air watts, ASTM F558',
+        value: f558,
+        quantity: 'number',
+        remark: `${cfm.toFixed(1)} cfm at ${inches.toFixed(1)} inH₂O`,
+      },
+    ],
+  };
+}
+
+function named({ fault, low, high }: AirFinding): { label: string; detail: string } {
+  const times = (x: number) => (x < 10 ? x.toFixed(1) : x.toFixed(0));
+  switch (fault.sort) {
+    case 'none':
+      return { label: 'nothing wrong with the air', detail: '' };
+    case 'fan':
+      return {
+        label: 'motor or fan weak',
+        detail: `${Math.round(100 * low)} to ${Math.round(100 * high)} % of its vacuum left`,
+      };
+    case 'clog':
+      return {
+        label: `clog: ${SECTION_LABELS[SECTION_IDS[fault.section]!]}`,
+        detail: `${times(low)} to ${times(high)} times the healthy loss`,
+      };
+    case 'leak':
+      return {
+        label: `leak after the ${SECTION_LABELS[SECTION_IDS[fault.section]!]}`,
+        detail: `${Math.round(100 * low)} to ${Math.round(100 * high)} % of the air comes in there`,
+      };
+  }
+}
+
+function whereIsIt(v: Values, fan: Fan, sections: Section[], notes: Note[], { progress }: Surroundings): GaugeAnswer {
+  const readings = Object.entries(READINGS).flatMap(([field, at]): VacuumReading[] => {
+    const kPa = v[field as keyof Values] as number | undefined;
+    return kPa === undefined ? [] : [{ ...at, kPa }];
+  });
+  if (readings.length < 2) refuse('open4', 'Two readings at least; the more stations, the surer.');
+  const { findings, losses } = locateBlockage(fan, sections, readings, v.meter!, progress);
+  const first = findings[0]!;
+  const { label, detail } = named(first);
+  const sure = first.probability >= SURE;
+  const second = findings[1]!;
+  const figures: Figure[] = [
+    { label: 'Flow left at the head', value: 100 * first.flowLeft, quantity: 'percent', remark: `with ${label}` },
+    ...losses.map((l, i): Figure => ({
+      label: `Loss, ${SECTION_LABELS[SECTION_IDS[i]!]}`,
+      value: l.ratio,
+      quantity: 'number',
+      plusMinus: l.sigma,
+      remark: 'times healthy',
+    })),
+  ];
+  return {
+    says: sure
+      ? `${capital(label)}${detail ? `, ${detail}` : ''}.`
+      : `Not sure: ${percent(first.probability)} ${label}, ${percent(second.probability)} ${named(second).label}. Read one more station.`,
+    tone: !sure ? 'doubt' : first.fault.sort === 'none' ? 'good' : 'bad',
+    figures,
+    likely: findings
+      .filter((f) => f.probability > 0.01)
+      .slice(0, 6)
+      .map((f) => ({ label: capital(named(f).label), probability: f.probability, detail: named(f).detail })),
+    notes,
+    drawings: [
+      {
+        draw: 'bars',
+        label: 'Loss of each part against a healthy machine',
+        y: 'times healthy',
+        limit: 1,
+        bars: losses.map((l, i) => ({
+          name: SECTION_LABELS[SECTION_IDS[i]!],
+          value: l.ratio,
+          odd: first.fault.sort === 'clog' && first.fault.section === i && sure,
+        })),
+      },
+      curves(
+        fan,
+        sections,
+        sections.map((s, i) =>
+          first.fault.sort === 'clog' && first.fault.section === i ? { ...s, loss: s.loss * first.size } : s,
+        ),
+      ),
+    ],
+    feeds: inletFinding(v),
+  };
+}
+
+/** The sealed suction at the inlet answers the finder's own check. */
+function inletFinding(v: Values): GaugeAnswer['feeds'] {
+  return v.sealedInlet === undefined
+    ? {}
+    : { finding: { check: 'inlet-vacuum', value: v.sealedInlet, unit: 'kPa', condition: 'machine' } };
+}
+
+function whatIf(v: Values, fan: Fan, sections: Section[], notes: Note[]): GaugeAnswer {
+  // Loss goes with the square of the speed through what is still open; through felt a little less.
+  const at = SECTION_IDS.indexOf(v.part!);
+  const left = 1 - v.blocked! / 100;
+  const worse = sections.map((s, i) => (i === at ? { ...s, loss: s.loss / left ** s.exponent } : s));
+  const open = { from: 0, sealed: false };
+  const [healthy, now] = [sections, worse].map((s) => workingPoint(fan, s, open)) as [
+    ReturnType<typeof workingPoint>,
+    ReturnType<typeof workingPoint>,
+  ];
+  const motor = { ...USUAL_MOTOR, roomC: v.room! };
+  const flow = now.mouthLs / healthy.mouthLs;
+  const trip = tripMinutes(motor, flow);
+  const figures: Figure[] = [
+    {
+      label: 'Flow',
+      value: now.mouthLs,
+      quantity: 'flow',
+      remark: `${Math.round(100 * flow)} % of ${healthy.mouthLs.toFixed(1)} L/s`,
+    },
+    {
+      label: 'Vacuum at the motor',
+      value: now.vacuumKPa.at(-1)!,
+      quantity: 'pressure',
+      remark: `healthy ${healthy.vacuumKPa.at(-1)!.toFixed(1)} kPa`,
+    },
+    {
+      label: 'Suction at the neck',
+      value: now.vacuumKPa[0]!,
+      quantity: 'pressure',
+      remark: `healthy ${healthy.vacuumKPa[0]!.toFixed(2)} kPa`,
+    },
+    {
+      label: 'Air power at the neck',
+      value: airPowerW(now.mouthLs, now.vacuumKPa[0]!),
+      quantity: 'power',
+      remark: `healthy ${airPowerW(healthy.mouthLs, healthy.vacuumKPa[0]!).toFixed(0)} W`,
+    },
+    { label: 'Cooling left', value: 100 * coolingOf(flow), quantity: 'percent' },
+    { label: 'Motor after an hour', value: motorTemperatureC(motor, flow, 60), quantity: 'temperature' },
+    { label: 'Cuts out after', value: trip, quantity: 'time', remark: trip === null ? 'never' : 'from cold' },
+    {
+      label: 'Comes back after',
+      value: trip === null ? null : recoveryMinutes(motor),
+      quantity: 'time',
+      remark: 'standing',
+    },
+  ];
+  if (v.tripped !== undefined) {
+    const air = flowFromTrip(motor, v.tripped);
+    figures.push({
+      label: 'Air left, by the time to the trip',
+      value: air === null ? null : 100 * air,
+      quantity: 'percent',
+    });
+    if (air === null)
+      notes.push({
+        sort: 'advice',
+        text: 'It cut out sooner than without any air at all: a jam, a bad bearing or the winding, not the air.',
+      });
+  }
+  notes.push({ sort: 'range', text: 'A usual motor and cut-out: the times are good to a third at best.' });
+  return {
+    says: `${Math.round(100 * flow)} % of the flow is left; ${trip === null ? 'the motor does not cut out.' : `the motor cuts out after about ${trip.toFixed(0)} min.`}`,
+    tone: trip !== null ? 'bad' : flow < 0.8 ? 'doubt' : 'good',
+    figures,
+    notes,
+    drawings: [curves(fan, sections, worse), heatCurve(motor, flow)],
+  };
+}
+
+/** The fan's curve with the path's, healthy and now, and where they meet. */
+function curves(fan: Fan, healthy: Section[], now: Section[]): Drawing {
+  const flows = Array.from({ length: 41 }, (_, i) => (fan.freeLs * i) / 40);
+  const path = (s: Section[]) =>
+    flows
+      .map((q): [number, number] => [q, s.reduce((sum, x) => sum + x.loss * q ** x.exponent, 0)])
+      .filter(([, p]) => p <= fan.sealedKPa * 1.1);
+  const open = { from: 0, sealed: false };
+  const meet = (s: Section[]): [number, number] => {
+    const p = workingPoint(fan, s, open);
+    return [p.mouthLs, p.vacuumKPa.at(-1)!];
+  };
+  return {
+    draw: 'chart',
+    label: 'Fan and path: where they meet',
+    x: 'L/s',
+    y: 'kPa',
+    series: [
+      { name: 'fan', as: 'line', points: flows.map((q) => [q, fanVacuumKPa(fan, q)]) },
+      { name: 'path, healthy', as: 'limit', points: path(healthy) },
+      { name: 'path, now', as: 'line', points: path(now) },
+      { name: 'works here', as: 'points', points: [meet(healthy), meet(now)] },
+    ],
+  };
+}
+
+function heatCurve(motor: typeof USUAL_MOTOR & { roomC: number }, flow: number): Drawing {
+  const minutes = Array.from({ length: 61 }, (_, i) => i);
+  const run = (f: number) => minutes.map((m): [number, number] => [m, motorTemperatureC(motor, f, m)]);
+  return {
+    draw: 'chart',
+    label: 'Motor temperature from cold',
+    x: 'min',
+    y: '°C',
+    series: [
+      { name: 'healthy', as: 'limit', points: run(1) },
+      { name: 'now', as: 'line', points: run(flow) },
+      {
+        name: 'cuts out',
+        as: 'limit',
+        points: [
+          [0, motor.opensC],
+          [60, motor.opensC],
+        ],
+      },
+    ],
+  };
+}
+
+function percent(p: number): string {
+  return `${Math.round(100 * p)} %`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

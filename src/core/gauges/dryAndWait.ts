@@ -1,0 +1,157 @@
+import { dryingTime } from '../dry/dryingTime';
+import { choice, quantity, rows, type ValuesOf } from './fields';
+import { gauge, type GaugeAnswer } from './gauge';
+import { refuse } from './readFields';
+
+/** A washed part is dry when so little of its dry weight is water. Common practice, no source. */
+const DRY_PERCENT = 1;
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+
+const weighed = { when: { field: 'asks', is: ['weighed'] } } as const;
+const plain = { when: { field: 'asks', is: ['clock'] } } as const;
+
+const fields = {
+  asks: choice('How', { weighed: 'By weighing', clock: 'By the clock' }),
+  weighings: rows(
+    'Weighings',
+    { at: { label: 'Time', is: 'clock' }, weight: { label: 'Weight', is: 'mass', min: 0.1, max: 50_000 } },
+    [2, 60],
+    { ...weighed, hint: 'a line each: 10:30 1250 g; past midnight goes on' },
+  ),
+  dryWeight: quantity('mass', 'Dry weight, if known', [0.1, 50_000], {
+    ...weighed,
+    optional: true,
+    hint: 'of a new one; else three weighings',
+  }),
+  scale: quantity('mass', 'Scale good to', [0.01, 100], weighed),
+  what: choice(
+    'What dries',
+    { filter: 'Washed filter', foam: 'Foam', roll: 'Brush roll', tank: 'Tank or bin', felt: 'Thick felt or bag' },
+    plain,
+  ),
+  air: choice('Where', { still: 'On the rack', moving: 'Before a fan', warm: 'Warm and moving, under 40 °C' }, plain),
+};
+
+type Values = ValuesOf<typeof fields>;
+
+/** Hours on the rack in still air at 20 °C; moving air takes about half, warm moving air a third. Common practice, no source. */
+const HOURS = { filter: 24, foam: 24, roll: 6, tank: 3, felt: 36 } as const;
+const SHARE = { still: 1, moving: 0.5, warm: 0.35 } as const;
+
+export const dryAndWait = gauge({
+  id: 'dry-and-wait',
+  label: 'Dry and wait',
+  purpose: 'When a washed part is dry: from a few weighings, or by the plain clock.',
+  version: 1,
+  fields,
+  formulas: [
+    {
+      text: 'Weight = dry + water · e^(−t/τ), least squares; dry when 1 % of the dry weight is left, or what the scale can tell.',
+      source: 'Falling-rate drying, any handbook; the 1 % is common practice, no source.',
+    },
+    {
+      text: 'By the clock: a full day for a filter in still air, half before a fan.',
+      source: 'Common practice, no source.',
+    },
+  ],
+  example: {
+    asks: 'weighed',
+    weighings: '09:00 182 g\n10:30 161 g\n12:00 147 g\n13:30 138 g',
+    dryWeight: '',
+    scale: '0.5 g',
+    what: 'filter',
+    air: 'still',
+  },
+  reckon: (v) => (v.asks === 'weighed' ? byWeighing(v) : byTheClock(v)),
+});
+
+function byTheClock(v: Values): GaugeAnswer {
+  const hours = HOURS[v.what!] * SHARE[v.air!];
+  return {
+    says: `${hours.toFixed(0)} h, and felt dry before it goes in.`,
+    tone: 'plain',
+    figures: [{ label: 'Wait', value: hours, quantity: 'duration' }],
+    notes: [
+      { sort: 'range', text: 'A rule of thumb: weigh it twice and the forecast is its own.' },
+      { sort: 'caution', text: 'A damp filter blocks, smells and wets the motor: dry first.' },
+    ],
+    feeds: { wait: { kind: 'drying', what: v.what!, hours } },
+  };
+}
+
+function byWeighing(v: Values): GaugeAnswer {
+  let shift = 0;
+  let last = -Infinity;
+  const at = v.weighings!.map((w) => {
+    // Clock times without a day that run backwards have passed midnight.
+    if (w.at + shift < last && w.at < DAY_MS) shift += DAY_MS;
+    last = w.at + shift;
+    return { ms: last, grams: w.weight };
+  });
+  const first = at[0]!.ms;
+  const points = at.map((p) => ({ hours: (p.ms - first) / HOUR_MS, grams: p.grams }));
+  if (points.some((p, i) => i > 0 && p.hours <= points[i - 1]!.hours))
+    refuse('weighings', 'In the order of time, each later than the last.');
+  if (v.dryWeight === undefined && points.length < 3)
+    refuse('weighings', 'Three weighings, or the dry weight and two.');
+  if (v.dryWeight !== undefined && points.at(-1)!.grams < v.dryWeight - 2 * v.scale!)
+    refuse('dryWeight', 'It already weighs less than that.');
+  const probe = dryingTime(points, 1, v.dryWeight);
+  if (!probe) return { says: 'It does not get lighter: give it air, and weigh again.', tone: 'bad', figures: [] };
+  const leftG = Math.max((DRY_PERCENT / 100) * probe.dryG, v.scale!);
+  const { dryG, waterG, tauHours, untilHours } = dryingTime(points, leftG, v.dryWeight)!;
+  const now = points.at(-1)!.hours;
+  const toGo = Math.max(0, untilHours - now);
+  const days = points.length < 4 && v.dryWeight === undefined;
+  const curve = Array.from({ length: 61 }, (_, i): [number, number] => {
+    const h = (i / 60) * Math.max(untilHours, now) * 1.1;
+    return [h, dryG + waterG * Math.exp(-h / tauHours)];
+  });
+  return {
+    says:
+      toGo === 0 ? 'Dry.' : `Dry in about ${toGo < 1.5 ? `${(60 * toGo).toFixed(0)} min` : `${toGo.toFixed(1)} h`}.`,
+    tone: toGo === 0 ? 'good' : 'doubt',
+    figures: [
+      { label: 'Still to wait', value: toGo, quantity: 'duration' },
+      { label: 'Water still in it', value: waterG * Math.exp(-now / tauHours), quantity: 'mass' },
+      { label: 'Dry weight', value: dryG, quantity: 'mass', remark: v.dryWeight === undefined ? 'fitted' : 'given' },
+      { label: 'Water falls to a third in', value: tauHours, quantity: 'duration', remark: '1/e' },
+    ],
+    notes: [
+      ...(days
+        ? [
+            {
+              sort: 'range' as const,
+              text: 'Three weighings fit three unknowns with nothing to spare: weigh once more.',
+            },
+          ]
+        : []),
+      ...(untilHours > 5 * Math.max(now, 0.1)
+        ? [{ sort: 'range' as const, text: 'Far beyond the last weighing: the forecast may be off by half.' }]
+        : []),
+      { sort: 'caution', text: 'A damp filter blocks, smells and wets the motor: dry first.' },
+    ],
+    drawings: [
+      {
+        draw: 'chart',
+        label: 'Weight while drying',
+        x: 'h',
+        y: 'g',
+        series: [
+          { name: 'by the fit', as: 'line', points: curve },
+          { name: 'weighed', as: 'points', points: points.map((p): [number, number] => [p.hours, p.grams]) },
+          {
+            name: 'dry',
+            as: 'limit',
+            points: [
+              [0, dryG + leftG],
+              [curve.at(-1)![0], dryG + leftG],
+            ],
+          },
+        ],
+      },
+    ],
+    feeds: toGo > 0 ? { wait: { kind: 'drying', what: 'weighed', hours: toGo } } : {},
+  };
+}

@@ -1,0 +1,202 @@
+import fc from 'fast-check';
+import { knowledge } from '@/knowledge';
+import { gaugeById, gauges, reckon, type AnyGauge } from './catalogue';
+import type { RawValues } from './fields';
+import type { GaugeAnswer } from './gauge';
+
+const around = { mainsV: 120, today: '2026-11-25' };
+const log = 'seconds,volts,amperes\n0,25,2.5\n1800,21,2.5\n3600,18,2.5\n';
+
+/** Every way of asking: the example with each choice of what is asked. */
+function waysOf(g: AnyGauge): RawValues[] {
+  const asks = g.fields['asks'] ?? g.fields['sort'];
+  const example = { ...g.example, file: log };
+  if (asks?.sort !== 'choice') return [g.example];
+  const toothed = {
+    span: '50.8 mm',
+    spanTeeth: '10',
+    caliper: '0.05 mm',
+    profile: 'any',
+    driveTeeth: '12',
+    drivenTeeth: '30',
+  };
+  return asks.options.map((o) => ({ ...toothed, ...example, [g.fields['asks'] ? 'asks' : 'sort']: o.id }));
+}
+
+function answerOf(id: string, raw: RawValues): GaugeAnswer {
+  const { answer, problems } = reckon(gaugeById(id)!, raw, around);
+  expect(problems).toBeUndefined();
+  return answer!;
+}
+const figure = (a: GaugeAnswer, label: string) => a.figures.find((f) => f.label === label)?.value;
+const problemsOf = (id: string, raw: RawValues) =>
+  (reckon(gaugeById(id)!, raw, around).problems ?? []).map((p) => p.field);
+const exampleOf = (id: string, more: RawValues = {}) => ({ ...gaugeById(id)!.example, ...more });
+
+describe.each(gauges.map((g) => [g.id, g] as const))('%s', (_, g) => {
+  test('its example works in every way of asking, and every number is one', () => {
+    for (const raw of waysOf(g)) {
+      const { answer, problems } = reckon(g, raw, around);
+      expect({ raw: raw['asks'], problems }).toEqual({ raw: raw['asks'], problems: undefined });
+      expect(answer!.says.length).toBeGreaterThan(3);
+      expect(answer!.says).not.toMatch(/NaN|undefined|Infinity/);
+      for (const f of answer!.figures) if (f.value !== null) expect(Number.isFinite(f.value)).toBe(true);
+      for (const l of answer!.likely ?? []) expect(l.probability).toBeLessThanOrEqual(1 + 1e-9);
+    }
+  });
+
+  test('what it feeds is known: the check, the unit, the gauge, the field', () => {
+    for (const raw of waysOf(g)) {
+      const { answer } = reckon(g, raw, around);
+      const finding = answer!.feeds?.finding;
+      if (finding) {
+        const check = knowledge.checks.find((c) => c.id === finding.check)!;
+        const aspect = check.aspects.find(
+          (a) => a.reading && (!finding.condition || a.condition === finding.condition),
+        );
+        expect(aspect?.reading?.unit).toBe(finding.unit);
+      }
+      for (const link of answer!.links ?? [])
+        expect(Object.keys(gaugeById(link.gauge)!.fields)).toEqual(expect.arrayContaining(Object.keys(link.fill)));
+    }
+  });
+
+  test('it says by which formula and from where', () => {
+    for (const f of g.formulas) {
+      expect(f.text.length).toBeGreaterThan(10);
+      expect(f.source.length).toBeGreaterThan(5);
+    }
+  });
+
+  test('nothing typed is never a fault: every field is named, and no text gets through as a number', () => {
+    expect(reckon(g, {}, around).problems!.length).toBeGreaterThan(0);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...Object.keys(g.fields)),
+        fc.oneof(
+          fc.string(),
+          fc.double(),
+          fc.constant('-5 mm'),
+          fc.constant('1e9'),
+          fc.array(fc.string(), { maxLength: 4 }),
+          fc.constant(null),
+        ),
+        (name, junk) => {
+          const { answer, problems } = reckon(g, { ...g.example, [name]: junk }, around);
+          if (!answer) for (const p of problems) expect(Object.keys(g.fields)).toContain(p.field);
+        },
+      ),
+      { seed: 9, numRuns: g.heavy ? 15 : 60 },
+    );
+  });
+});
+
+describe('belt', () => {
+  test('worn, doubtful and as new, with the threshold named', () => {
+    const longer = (wornLength: string) => answerOf('belt', exampleOf('belt', { wornLength }));
+    expect(longer('368 mm').tone).toBe('bad');
+    expect(longer('363 mm').tone).toBe('doubt');
+    expect(longer('355 mm').tone).toBe('good');
+    expect(figure(longer('368 mm'), 'Length on the pulleys')).toBeCloseTo(382.989, 3);
+  });
+  test('inches and millimetres say the same', () => {
+    const mm = answerOf('belt', exampleOf('belt', { centre: '152.4 mm', drive: '12.7 mm', driven: '38.1 mm' }));
+    const inch = answerOf('belt', exampleOf('belt', { centre: '6 in', drive: '1/2 in', driven: '1 1/2 in' }));
+    inch.figures.forEach((f, i) => expect(f.value).toBeCloseTo(mm.figures[i]!.value!, 9));
+  });
+  test('its pull goes into the bearing’s life', () => {
+    const a = answerOf('belt', exampleOf('belt'));
+    const life = answerOf('bearing', exampleOf('bearing', a.links![0]!.fill));
+    expect(figure(life, 'Rating life')).toBeGreaterThan(1000);
+  });
+  test('pulleys that touch are named at the field', () => {
+    expect(problemsOf('belt', exampleOf('belt', { centre: '20 mm' }))).toEqual(['centre']);
+  });
+  test('one tooth is not enough to tell neighbours', () => {
+    const toothed = {
+      ...exampleOf('belt'),
+      sort: 'toothed',
+      spanTeeth: '1',
+      caliper: '0.1 mm',
+      profile: 'any',
+      driveTeeth: '12',
+      drivenTeeth: '30',
+      span: '5.04 mm',
+    };
+    expect(answerOf('belt', toothed).tone).toBe('doubt');
+    expect(answerOf('belt', { ...toothed, span: '50.8 mm', spanTeeth: '10', profile: 'trapezoidal' }).says).toMatch(
+      /^XL/,
+    );
+  });
+});
+
+describe('roll', () => {
+  test('its dates come in order, and one wild reading does not carry them away', () => {
+    const calm = answerOf('roll', exampleOf('roll')).feeds!.plan!.dueOn;
+    const wild = answerOf(
+      'roll',
+      exampleOf('roll', { readings: `${gaugeById('roll')!.example['readings'] as string}\n2026-10-20 2.0 mm` }),
+    );
+    expect(calm > '2026-11-01').toBe(true);
+    expect(Math.abs(Date.parse(wild.feeds!.plan!.dueOn) - Date.parse(calm)) / 86_400_000).toBeLessThan(60);
+  });
+  test('bristles that do not wear have no date', () => {
+    expect(answerOf('roll', exampleOf('roll', { readings: '2026-01-01 8 mm\n2026-05-01 8 mm' })).feeds).toBeUndefined();
+    expect(problemsOf('roll', exampleOf('roll', { readings: '2026-01-01 8 mm\n2026-01-01 7 mm' }))).toEqual([
+      'readings',
+    ]);
+    expect(problemsOf('roll', exampleOf('roll', { readings: 'yesterday 8 mm\n2026-01-01 7 mm' }))).toEqual([
+      'readings',
+    ]);
+  });
+});
+
+describe('supply, safety, winding', () => {
+  test('116 V is a supply, 38 V a ghost to a meter of high impedance, 90 V low, 1 V nothing', () => {
+    const read = (volts: string, impedance = 'high') =>
+      answerOf('supply-and-cord', exampleOf('supply-and-cord', { asks: 'reading', read: volts, impedance })).says;
+    expect(read('116 V')).toMatch(/^A supply/);
+    expect(read('38 V')).toMatch(/ghost/i);
+    expect(read('90 V', 'low')).toMatch(/low supply/);
+    expect(read('0.3 V')).toMatch(/^Nothing/);
+  });
+  test('pass, fail and ask; the table is the shop’s own', () => {
+    const says = (more: RawValues) => answerOf('safety-test', exampleOf('safety-test', more)).says;
+    expect(says({})).toMatch(/^Ask: touch current not measured/);
+    expect(says({ touch: '0.1 mA' })).toMatch(/^Pass by IEC/);
+    expect(says({ touch: '0.1 mA', earth: '0.4 ohm' })).toMatch(/^Fail: protective earth/);
+    expect(says({ touch: '0.1 mA', earth: '0.252 ohm' })).toMatch(/too near/);
+    expect(says({ ruleSet: 'ours', table: 'ours; I; 1 ohm; -; -; -', earth: '0.4 ohm' })).toMatch(/^Pass by ours/);
+    expect(problemsOf('safety-test', exampleOf('safety-test', { ruleSet: 'none' }))).toEqual(['ruleSet']);
+  });
+  test('a pasted row names the bars', () => {
+    const a = answerOf('winding', exampleOf('winding'));
+    expect(a.says).toBe('open coil or bad joint at bars 7–8; shorted turns at bars 12–13.');
+  });
+  test('an edge that leads and is burnt sits the wrong way round', () => {
+    const brush = (burnt: string) => answerOf('winding', exampleOf('winding', { asks: 'brush', burnt }));
+    expect(brush('a').says).toMatch(/wrong way round/);
+    expect(brush('b').tone).toBe('good');
+  });
+});
+
+describe('shims, scrubber, drying', () => {
+  test('both wishes met, or the nearest miss with the washer that would do it', () => {
+    expect(answerOf('shims', exampleOf('shims')).tone).toBe('good');
+    const miss = answerOf('shims', exampleOf('shims', { washers: '1 mm × 1' }));
+    expect(miss.says).toMatch(/^Nearest miss/);
+    expect(problemsOf('shims', exampleOf('shims', { floatMost: '0.01 mm' }))).toEqual(['floatMost']);
+  });
+  test('the deck pressure is to be lowered', () => {
+    expect(answerOf('scrubber', exampleOf('scrubber')).notes!.some((n) => /Lower the deck/.test(n.text))).toBe(true);
+    expect(problemsOf('scrubber', exampleOf('scrubber', { edgesUsed: '9' }))).toEqual(['edgesUsed']);
+  });
+  test('weighings past midnight go on', () => {
+    const a = answerOf(
+      'dry-and-wait',
+      exampleOf('dry-and-wait', { weighings: '22:00 182 g\n23:30 161 g\n01:00 147 g\n02:30 138 g' }),
+    );
+    const b = answerOf('dry-and-wait', exampleOf('dry-and-wait'));
+    expect(a.figures).toEqual(b.figures);
+  });
+});

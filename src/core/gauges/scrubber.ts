@@ -1,0 +1,121 @@
+import { concentrateL, coverageM2h, edgesLeft, tankHours } from '../scrubber/scrubber';
+import { choice, count, quantity } from './fields';
+import { gauge, type GaugeAnswer, type Note } from './gauge';
+import { refuse } from './readFields';
+
+/** Turns, filling, emptying: what is left for cleaning. Common practice, no source. */
+const USUAL_SHARE = 70;
+
+const fields = {
+  width: quantity('length', 'Cleaning width', [100, 3000]),
+  overlap: quantity('length', 'Overlap', [0, 1000], { hint: '50 mm is usual' }),
+  pace: quantity('pace', 'Pace', [0.05, 4], { hint: 'a walk is 1.1 m/s' }),
+  share: quantity('percent', 'Of the time cleaning', [10, 100], { hint: `${USUAL_SHARE} % with turns and filling` }),
+  floor: quantity('area', 'Floor', [1, 1_000_000], { optional: true }),
+  tank: quantity('volume', 'Solution tank', [0.5, 1000]),
+  recovery: quantity('volume', 'Recovery tank', [0.5, 1000]),
+  flow: quantity('flow', 'Solution flow', [0.001, 1], { hint: 'L/min as on the plate' }),
+  picked: quantity('percent', 'Picked up again', [10, 100], { hint: '90 % on a dry, smooth floor' }),
+  parts: count('Dilution, 1 part to', [1, 1000], { hint: 'of water, as on the label' }),
+  blades: count('Squeegee blades', [1, 8]),
+  edgesUsed: count('Edges used up', [0, 32]),
+  edgeHours: quantity('duration', 'Hours an edge lasts', [1, 2000]),
+  pressure: choice('Deck pressure', { lowest: 'Lowest step', middle: 'Middle', highest: 'Highest' }),
+};
+
+export const scrubber = gauge({
+  id: 'scrubber',
+  label: 'Scrubber',
+  purpose: 'How much floor in an hour, how long the tanks last, how much concentrate, which blade edges are left.',
+  version: 1,
+  fields,
+  formulas: [
+    {
+      text: 'Coverage = (width − overlap) × pace × share of the time cleaning.',
+      source: 'Geometry; the share is common practice, no source.',
+    },
+    { text: 'Endurance = tank / flow; the recovery tank fills with what is picked up.', source: 'Arithmetic.' },
+    { text: 'Concentrate = tank / (parts + 1).', source: 'Definition of 1 : n.' },
+    {
+      text: 'A blade has four edges, turned before it is replaced. Deck pressure stays at its lowest step.',
+      source: 'Common practice, no source.',
+    },
+  ],
+  example: {
+    width: '700 mm',
+    overlap: '50 mm',
+    pace: '1.2 m/s',
+    share: '70',
+    floor: '1800 m2',
+    tank: '90 L',
+    recovery: '100 L',
+    flow: '2.4 L/min',
+    picked: '90',
+    parts: '64',
+    blades: '2',
+    edgesUsed: '3',
+    edgeHours: '50 h',
+    pressure: 'middle',
+  },
+  reckon(v): GaugeAnswer {
+    if (v.overlap >= v.width) refuse('overlap', 'Less than the width.');
+    if (v.edgesUsed > 4 * v.blades) refuse('edgesUsed', `At most ${4 * v.blades}: four to a blade.`);
+    const coverage = coverageM2h(v.width, v.overlap, v.pace, v.share / 100);
+    const flowLMin = v.flow * 60;
+    const solution = tankHours(v.tank, flowLMin);
+    const recovery = tankHours(v.recovery, (flowLMin * v.picked) / 100);
+    // The tanks run only while it cleans.
+    const endurance = Math.min(solution, recovery) / (v.share / 100);
+    const left = edgesLeft(v.blades, v.edgesUsed);
+    const notes: Note[] = [];
+    if (recovery < solution)
+      notes.push({
+        sort: 'advice',
+        text: 'The recovery tank is full first: empty it at each filling, and see that the float moves.',
+      });
+    if (v.pressure !== 'lowest')
+      notes.push({
+        sort: 'advice',
+        text: 'Lower the deck pressure: more crushes the bristles, slips the belt and kills bearings. The lowest step cleans a floor that is cleaned daily.',
+      });
+    if (left === 0)
+      notes.push({
+        sort: 'advice',
+        text: 'No edge is left: new blades, grooves out on the outer and in on the inner ones.',
+      });
+    notes.push({
+      sort: 'caution',
+      text: 'Data sheet, gloves; never mix products; nothing stays in a tank over a day.',
+    });
+    const fills = v.floor === undefined ? null : v.floor / (coverage * endurance);
+    return {
+      says: `${coverage.toFixed(0)} m² an hour, ${endurance < 1 ? `${(60 * endurance).toFixed(0)} min` : `${endurance.toFixed(1)} h`} to a filling.`,
+      tone: left === 0 || v.pressure !== 'lowest' ? 'doubt' : 'plain',
+      figures: [
+        { label: 'Floor in an hour', value: coverage, quantity: 'area' },
+        { label: 'Floor to a filling', value: coverage * endurance, quantity: 'area' },
+        { label: 'Solution lasts', value: solution, quantity: 'duration', remark: 'running' },
+        { label: 'Recovery fills in', value: recovery, quantity: 'duration', remark: 'running' },
+        {
+          label: 'Concentrate to a filling',
+          value: concentrateL(v.tank, v.parts),
+          quantity: 'volume',
+          remark: `1 : ${v.parts}`,
+        },
+        ...(v.floor === undefined
+          ? []
+          : [
+              {
+                label: 'This floor takes',
+                value: v.floor / coverage,
+                quantity: 'duration' as const,
+                remark: `${Math.ceil(fills! - 1e-9)} filling${fills! > 1 ? 's' : ''}`,
+              },
+            ]),
+        { label: 'Edges left', value: left, quantity: 'number', remark: `of ${4 * v.blades}` },
+        { label: 'Blades last', value: left * v.edgeHours, quantity: 'duration', remark: 'running' },
+      ],
+      notes,
+    };
+  },
+});

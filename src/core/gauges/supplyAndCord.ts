@@ -1,0 +1,160 @@
+import { AWG_CONDUCTORS, IEC_CONDUCTORS, smallestConductor, voltageDropV } from '../power/cord';
+import { supplyOdds, type SupplyClass } from '../power/supplyReading';
+import { choice, quantity, type ValuesOf } from './fields';
+import { gauge, type Figure, type GaugeAnswer, type Note } from './gauge';
+
+/** Readings of a class of multimeter on mains, part of the reading. From memory. */
+const METER = { good: 0.005, usual: 0.01, poor: 0.03 } as const;
+
+const SAYS: Record<SupplyClass, { label: string; means: string }> = {
+  none: {
+    label: 'nothing',
+    means: 'The line is open before here: outlet, cord, switch, fuse or conductor. Measure nearer the wall.',
+  },
+  ghost: {
+    label: 'a ghost',
+    means:
+      'Picked up from the neighbouring wire: the conductor is open before here. Measure with low impedance, or across a small lamp.',
+  },
+  low: {
+    label: 'a low supply',
+    means: 'A bad joint, burnt contact or long thin cord before here: it falls further under load.',
+  },
+  supply: { label: 'a supply', means: 'All is well from the wall to here: the fault lies after this point.' },
+  over: {
+    label: 'over the mains',
+    means: 'More than the mains may be: a lost neutral or the wrong outlet. Plug out, and have the outlet looked at.',
+  },
+};
+
+const volts = { when: { field: 'asks', is: ['reading'] } } as const;
+const cord = { when: { field: 'asks', is: ['cord'] } } as const;
+
+const fields = {
+  asks: choice('What is asked', { reading: 'Is this a supply?', cord: 'Which cord?' }),
+  read: quantity('voltage', 'Reading', [0, 1000], volts),
+  mains: quantity('voltage', 'Mains', [90, 260], { optional: true, hint: 'as the shop has it' }),
+  meter: choice('Meter', { usual: 'Usual, 1 %', good: 'Good, 0.5 %', poor: 'Poor, 3 %' }, volts),
+  impedance: choice('Its input', { high: 'High impedance', low: 'Low impedance' }, volts),
+  load: quantity('power', 'Load', [1, 20000], cord),
+  length: quantity('length', 'Length', [100, 100_000], { ...cord, hint: 'one way' }),
+  standard: choice('Sizes', { iec: 'mm² (IEC 60228)', awg: 'AWG (ASTM B258)' }, cord),
+  drop: quantity('percent', 'Drop allowed', [0.5, 15], { ...cord, hint: '3 to 5 % is usual' }),
+  hot: quantity('temperature', 'Conductor warm', [-10, 90], { ...cord, hint: '60 °C under load' }),
+};
+
+type Values = ValuesOf<typeof fields>;
+
+export const supplyAndCord = gauge({
+  id: 'supply-and-cord',
+  label: 'Supply and cord',
+  purpose: 'Whether a voltage is a supply, a low one or a ghost; which conductor a new cord needs.',
+  version: 1,
+  fields,
+  formulas: [
+    {
+      text: 'Odds of none, ghost, low, supply and over, from the reading, the meter’s class and its impedance.',
+      source: 'Mains ±10 %: IEC 60038. The rest is common practice, no source.',
+    },
+    { text: 'Resistance of IEC conductors per km at 20 °C.', source: 'IEC 60228, class 5.' },
+    {
+      text: 'AWG: d = 0.127 · 92^((36−n)/39) mm; copper 17.241 Ω·mm²/km, strands 2 % longer.',
+      source: 'ASTM B258; IEC 60028; the 2 % from memory.',
+    },
+    {
+      text: 'Drop = current × loop resistance at the conductor’s temperature (0.393 % per kelvin).',
+      source: 'Ohm’s law; IEC 60028.',
+    },
+    {
+      text: 'Most current per section.',
+      source: 'IEC 60335-1 and North American practice, from memory: local rules win.',
+    },
+  ],
+  example: {
+    asks: 'cord',
+    read: '38 V',
+    meter: 'usual',
+    impedance: 'high',
+    load: '1200 W',
+    length: '15 m',
+    standard: 'iec',
+    drop: '3',
+    hot: '60 °C',
+  },
+  reckon(v, { mainsV }) {
+    return v.asks === 'reading' ? isItASupply(v, v.mains ?? mainsV) : whichCord(v, v.mains ?? mainsV);
+  },
+});
+
+function isItASupply(v: Values, mains: number): GaugeAnswer {
+  const sigma = METER[v.meter!] * v.read! + 0.002 * mains;
+  const odds = supplyOdds(v.read!, mains, sigma, v.impedance === 'low');
+  const first = odds[0]!;
+  const sure = first.probability > 0.9;
+  const { label, means } = SAYS[first.is];
+  return {
+    says: sure
+      ? `${label.charAt(0).toUpperCase()}${label.slice(1)}.`
+      : `${Math.round(100 * first.probability)} % ${label}. Not sure: measure under load.`,
+    tone: !sure ? 'doubt' : first.is === 'supply' ? 'good' : 'bad',
+    figures: [{ label: 'Of the mains', value: (100 * v.read!) / mains, quantity: 'percent', remark: `${mains} V` }],
+    likely: odds
+      .filter((o) => o.probability > 0.005)
+      .map((o) => ({ label: SAYS[o.is].label, probability: o.probability })),
+    notes: [
+      { sort: 'advice', text: means },
+      {
+        sort: 'caution',
+        text: 'Live measurement: competent persons only, insulated probes, one hand, nothing wet. The roll can start.',
+      },
+    ],
+    feeds: { finding: { check: 'head-socket-volts', value: v.read!, unit: 'V', condition: 'roll-on' } },
+  };
+}
+
+function whichCord(v: Values, mains: number): GaugeAnswer {
+  const current = v.load! / mains;
+  const lengthM = v.length! / 1000;
+  const list = v.standard === 'iec' ? IEC_CONDUCTORS : AWG_CONDUCTORS;
+  const found = smallestConductor(list, current, lengthM, (v.drop! / 100) * mains, v.hot!);
+  const figures: Figure[] = [{ label: 'Current', value: current, quantity: 'current' }];
+  const notes: Note[] = [
+    {
+      sort: 'caution',
+      text: 'A new cord is a protective part: same type and earth as the old, strain relief, earth proved before power. Local rules win.',
+    },
+  ];
+  if (found) {
+    const drop = voltageDropV(found, current, lengthM, v.hot!);
+    figures.push(
+      {
+        label: 'Drop',
+        value: drop,
+        quantity: 'voltage',
+        remark: `${((100 * drop) / mains).toFixed(1)} % of ${mains} V`,
+      },
+      { label: 'One conductor, cold', value: (found.ohmPerKm * lengthM) / 1000, quantity: 'resistance' },
+      { label: 'Section', value: found.areaMm2, quantity: 'section' },
+      { label: 'May carry', value: found.mostA, quantity: 'current' },
+    );
+  }
+  return {
+    says: found ? `${found.id} or thicker.` : 'No size of the list does it: shorten the cord or allow more drop.',
+    tone: found ? 'good' : 'bad',
+    figures,
+    notes,
+    drawings: [
+      {
+        draw: 'bars',
+        label: 'Drop by size of conductor',
+        y: '% of the mains',
+        limit: v.drop!,
+        bars: list.map((c) => ({
+          name: c.id,
+          value: (100 * voltageDropV(c, current, lengthM, v.hot!)) / mains,
+          odd: c.mostA < current,
+        })),
+      },
+    ],
+  };
+}
