@@ -257,6 +257,10 @@ export async function putPlan(db: Db, row: { machine_id: number; item: string; l
   await db('plan').insert(row).onConflict(['machine_id', 'item']).merge(['last_done_on', 'due_on']);
 }
 
+export async function dropPlan(db: Db, machineId: number, item: string): Promise<void> {
+  await db('plan').where({ machine_id: machineId, item }).delete();
+}
+
 export async function refreshNextDue(db: Db, machineId: number): Promise<void> {
   await db.raw(
     'update machine set next_due_on = (select min(due_on) from plan where machine_id = machine.id), version = version + 1 where id = ?',

@@ -7,6 +7,7 @@ export interface ShopRow {
   currency: string;
   paper: 'A4' | 'Letter';
   benches: number;
+  units: 'metric' | 'inch';
   version: number;
 }
 
@@ -17,16 +18,17 @@ const DEFAULTS: ShopRow = {
   currency: 'USD',
   paper: 'A4',
   benches: 2,
+  units: 'metric',
   version: 1,
 };
 
-const COLUMNS = ['name', 'zone', 'mains_v', 'currency', 'paper', 'benches', 'version'] as const;
+const COLUMNS = ['name', 'zone', 'mains_v', 'currency', 'paper', 'benches', 'units', 'version'] as const;
 
 export async function shopSettings(db: Db): Promise<ShopRow> {
   return (await db('shop').first(...COLUMNS)) ?? DEFAULTS;
 }
 
-export async function insertShop(db: Db, row: Omit<ShopRow, 'benches' | 'version'>): Promise<void> {
+export async function insertShop(db: Db, row: Omit<ShopRow, 'benches' | 'units' | 'version'>): Promise<void> {
   await db('shop').insert(row);
 }
 

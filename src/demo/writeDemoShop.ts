@@ -8,6 +8,7 @@ import { insertApiToken, insertPerson, personBySignIn } from '@/data/people';
 import { refreshCustomerSearch } from '@/data/customers';
 import { insertShop } from '@/data/shopSettings';
 import { kindById, knowledge } from '@/knowledge';
+import { insertPartSizes } from '@/data/gauges';
 import { shippedParts } from '@/knowledge/parts';
 import { planItems } from '@/knowledge/plans';
 import { newToken, tokenHash } from '@/shop/access/secrets';
@@ -221,6 +222,10 @@ async function writeParts(db: Knex, random: () => number): Promise<void> {
       price_minor: p.priceMinor,
       stock: Math.floor(random() * 9),
     })),
+  );
+  await insertPartSizes(
+    db,
+    shippedParts.flatMap((p) => Object.entries(p.sizesMm ?? {}).map(([name, mm]) => ({ code: p.code, name, mm }))),
   );
   await db('part_station').insert(
     shippedParts.flatMap((p) =>

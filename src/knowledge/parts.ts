@@ -21,6 +21,8 @@ export interface ShippedPart {
   /** Kind id → stations where it sits. */
   stations: Record<string, string[]>;
   priceMinor: number;
+  /** By which it is found with a caliper or a tape, mm; a belt's length is its free or pitch length. */
+  sizesMm?: Record<string, number>;
 }
 
 export const shippedParts: ShippedPart[] = [
@@ -30,6 +32,7 @@ export const shippedParts: ShippedPart[] = [
     group: 'belt',
     stations: everywhere('flat-belt'),
     priceMinor: 450,
+    sizesMm: { length: 300, width: 10 },
   },
   {
     code: 'FB-12-320',
@@ -37,6 +40,23 @@ export const shippedParts: ShippedPart[] = [
     group: 'belt',
     stations: everywhere('flat-belt'),
     priceMinor: 490,
+    sizesMm: { length: 320, width: 12 },
+  },
+  {
+    code: 'FB-10-355',
+    label: 'Flat belt 10 × 355 mm',
+    group: 'belt',
+    stations: everywhere('flat-belt'),
+    priceMinor: 470,
+    sizesMm: { length: 355, width: 10 },
+  },
+  {
+    code: 'FB-10-340',
+    label: 'Flat belt 10 × 340 mm',
+    group: 'belt',
+    stations: everywhere('flat-belt'),
+    priceMinor: 470,
+    sizesMm: { length: 340, width: 10 },
   },
   {
     code: 'TB-3-270',
@@ -44,6 +64,7 @@ export const shippedParts: ShippedPart[] = [
     group: 'belt',
     stations: everywhere('toothed-belt', 'roll-belt', 'belt-2'),
     priceMinor: 890,
+    sizesMm: { length: 270 },
   },
   {
     code: 'TB-2-180',
@@ -51,6 +72,7 @@ export const shippedParts: ShippedPart[] = [
     group: 'belt',
     stations: everywhere('toothed-belt'),
     priceMinor: 790,
+    sizesMm: { length: 180 },
   },
   {
     code: 'BB-608',
@@ -58,6 +80,7 @@ export const shippedParts: ShippedPart[] = [
     group: 'bearing',
     stations: everywhere('roll-bearings', 'drive-side-bearing', 'deck-bearings'),
     priceMinor: 320,
+    sizesMm: { bore: 8, outer: 22, width: 7 },
   },
   {
     code: 'BB-625',
@@ -65,6 +88,7 @@ export const shippedParts: ShippedPart[] = [
     group: 'bearing',
     stations: everywhere('roll-bearings', 'drive-side-bearing', 'deck-bearings'),
     priceMinor: 340,
+    sizesMm: { bore: 5, outer: 16, width: 5 },
   },
   {
     code: 'RL-300',

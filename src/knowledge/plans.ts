@@ -53,6 +53,16 @@ export const planItems: PlanItem[] = [
     steps: ['roll-clean'],
   },
   {
+    // Its date comes from measured wear, never from a calendar.
+    id: 'bristles',
+    label: 'Cam step or new roll, by wear',
+    stations: firstOf('roll', 'brush', 'brush-front'),
+    makerDays: null,
+    benchDays: null,
+    parts: ['roll'],
+    steps: [],
+  },
+  {
     id: 'flat-belt',
     label: 'Flat belt',
     stations: firstOf('flat-belt'),

@@ -399,6 +399,7 @@ test('the shop’s own card: a zone that is none is refused, a good one is kept'
     mainsV: 230,
     paper: 'A4' as const,
     benches: 3,
+    units: 'inch' as const,
   };
   await expect(amendShop(owner, { ...dto, zone: 'Mars/Olympus' })).rejects.toMatchObject({
     fields: [{ field: 'zone' }],
@@ -406,6 +407,7 @@ test('the shop’s own card: a zone that is none is refused, a good one is kept'
   expect(await amendShop(owner, { ...dto, key: key() })).toMatchObject({
     zone: 'Europe/Oslo',
     benches: 3,
+    units: 'inch',
     version: shop.version + 1,
   });
 });

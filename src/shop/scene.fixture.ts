@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
 import { insertPerson } from '@/data/people';
 import { insertShop } from '@/data/shopSettings';
+import { insertPartSizes } from '@/data/gauges';
 import { shippedParts } from '@/knowledge/parts';
 import type { Person } from './access/person';
 import { hashPassphrase } from './access/signIn';
@@ -28,6 +29,10 @@ export async function furnishShop(db: Knex): Promise<{ person: Person; models: R
       price_minor: p.priceMinor,
       stock: 5,
     })),
+  );
+  await insertPartSizes(
+    db,
+    shippedParts.flatMap((p) => Object.entries(p.sizesMm ?? {}).map(([name, mm]) => ({ code: p.code, name, mm }))),
   );
   await db('part_station').insert(
     shippedParts.flatMap((p) =>

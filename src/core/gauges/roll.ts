@@ -131,7 +131,7 @@ export const roll = gauge({
       ],
       feeds: {
         finding: { check: 'bristle-height', value: readings.at(-1)!.standOutMm, unit: 'mm' },
-        plan: { item: 'roll', dueOn: dayText(Math.max(now, due ?? doneDay)) },
+        plan: { item: 'bristles', dueOn: dayText(Math.max(now, due ?? doneDay)) },
       },
     };
   },

@@ -10,7 +10,8 @@ export interface MachineUse {
 /** A plan rule: the maker's habit is an upper limit, use shortens the bench's own interval. */
 export interface PlanRule {
   makerDays: number | null;
-  benchDays: number;
+  /** Null for what is due by measurement, not by the calendar. */
+  benchDays: number | null;
   /** Interval under pets or heavy use, if it differs. */
   heavyDays?: number;
   tradeOnly?: true;
@@ -24,7 +25,7 @@ const ORDINARY_HOURS_PER_WEEK = 1.5;
  * never exceeded.
  */
 export function intervalDays(rule: PlanRule, use: MachineUse): number | null {
-  if (rule.tradeOnly && !use.trade) return null;
+  if (rule.benchDays === null || (rule.tradeOnly && !use.trade)) return null;
   const heavy = use.pets || use.hoursPerWeek >= 2 * ORDINARY_HOURS_PER_WEEK;
   const base = heavy && rule.heavyDays ? rule.heavyDays : rule.benchDays;
   const factor = heavy && rule.heavyDays ? 1 : Math.min(4, Math.max(1, use.hoursPerWeek / ORDINARY_HOURS_PER_WEEK));

@@ -3,6 +3,7 @@ import { up as house } from './001_house';
 import { up as counter } from './002_counter';
 import { up as learning } from './003_learning';
 import { up as practice } from './004_practice';
+import { up as gauges } from './005_gauges';
 
 /** Steps in order; a step that has run is never changed. */
 const steps: Record<string, string> = {
@@ -10,6 +11,7 @@ const steps: Record<string, string> = {
   '002_counter': counter,
   '003_learning': learning,
   '004_practice': practice,
+  '005_gauges': gauges,
 };
 
 /** Migrations as a static map: no files are read when they run. */

@@ -18,6 +18,7 @@ test('the table, as the shop agreed on it', () => {
       'export-all',
       'import-customers',
       'import-machines',
+      'keep-usual',
       'lend-in',
       'read-audit',
       'read-learning',
@@ -40,6 +41,7 @@ test('the table, as the shop agreed on it', () => {
     [
       'clear-caution',
       'fit-part',
+      'keep-gauge',
       'make-practice',
       'measure',
       'move-stage',
@@ -47,6 +49,7 @@ test('the table, as the shop agreed on it', () => {
       'record-findings',
       'record-proof',
       'revoke-finding',
+      'take-back-gauge',
       'take-back-part',
       'tick-rebuild',
     ].sort(),

@@ -1,6 +1,6 @@
 import { addDays, intervalDays, type MachineUse } from '@/core/service/planDue';
 import { closeJob, insertConfirmedFaults } from '@/data/jobs';
-import { plansOf, putPlan, refreshNextDue, refreshSearch } from '@/data/machines';
+import { dropPlan, plansOf, putPlan, refreshNextDue, refreshSearch } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
 import { keepForecasts } from '@/data/forecasts';
 import { practiceOf } from '@/data/practice';
@@ -77,9 +77,13 @@ async function resetPlans({ db, machine, job, kind }: DeedScene, view: JobView):
     const station = item.stations[kind.id];
     if (!station || view.machine.droppedStations.includes(station)) continue;
     const days = intervalDays(item, use);
-    if (days === null) continue;
     const done = isDoneBy(item, view);
     const before = standing.get(item.id);
+    if (days === null) {
+      // Due by measured wear: what is new has not been measured yet.
+      if (before && done) await dropPlan(db, machine.id, item.id);
+      continue;
+    }
     if (before && !done) continue;
     // A first visit starts every plan: nobody knows when an item was last done, so its interval counts from today.
     await putPlan(db, { machine_id: machine.id, item: item.id, last_done_on: today, due_on: addDays(today, days) });

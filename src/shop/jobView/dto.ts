@@ -1,4 +1,5 @@
 import type { Assessment } from '@/core/diagnosis/assessment';
+import type { KeptGauge } from '../gauges/dto';
 import type { PhotographView } from '../photographs/dto';
 
 /** Everything that the screens of one job show, as plain data. */
@@ -53,6 +54,8 @@ export interface JobView {
   rebuild: { id: string; label: string; done: boolean }[];
   waits: { id: number; kind: string; what: string; startedAt: string; endsAt: string; endedAt: string | null }[];
   proofs: ProofView[];
+  /** What was measured and reckoned, kept with the job. */
+  gauges: KeptGauge[];
   /** Station → days since it was last replaced here, before or in this job. */
   partAgeDays: Record<string, number>;
   past: { id: number; takenInAt: string; faults: string[]; words: string }[];

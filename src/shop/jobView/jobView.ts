@@ -24,6 +24,7 @@ import { shopSettings } from '@/data/shopSettings';
 import { kindById, knowledge } from '@/knowledge';
 import { arrivalSigns, rebuildSteps } from '@/knowledge/bench';
 import { assessLearned } from '../finding/finding';
+import { keptGauges } from '../gauges/gauges';
 import { readFindings } from '../finding/readFindings';
 import { photographView } from '../photographs/photographView';
 import { notFound } from '../problem';
@@ -206,6 +207,7 @@ export async function jobView(db: Db, id: number): Promise<JobView> {
         note: made?.note ?? '',
       };
     }),
+    gauges: await keptGauges(db, id),
     partAgeDays: Object.fromEntries(ages.map((a) => [a.station, Math.floor((now - a.at.getTime()) / DAY)])),
     past: past
       .filter((p) => p.id !== id)

@@ -9,6 +9,7 @@ import { AddCustomerDto, AmendCustomerDto, MergeCustomersDto, PutContactDto, Put
 import { DraftDto } from '../drafts/dto';
 import { FindingAnswerDto, FindingRequestDto } from '../finding/dto';
 import { FitPartDto } from '../fitPart/dto';
+import { KeepGaugeDto, KeepUsualDto, MatchPartsDto, TakeBackGaugeDto } from '../gauges/dto';
 import { HandBackDto } from '../handBack/dto';
 import { JobDeedDto } from '../jobDeed/dto';
 import { LendInDto, WeighLentDto } from '../learning/dto';
@@ -28,6 +29,7 @@ import { TakeBackPartDto } from '../takeBackPart/dto';
 import { TakeInDto } from '../takeIn/dto';
 import { TickRebuildDto } from '../tickRebuild/dto';
 import { WriteNoteDto } from '../writeNote/dto';
+import { gaugeBodies } from './gaugeSchemas';
 
 type Dto = new () => object;
 
@@ -50,6 +52,8 @@ const JOB_DEEDS: Record<string, [Dto, string]> = {
   'record-meter': [RecordMeterDto, 'Write down the hour meter'],
   'add-photograph': [AddPhotographsDto, 'Give photographs to the job'],
   'make-practice': [JobDeedDto, 'Make it a practice job: faults are hidden, instruments simulated'],
+  'keep-gauge': [KeepGaugeDto, 'Keep a gauge’s result with the job, and use it'],
+  'take-back-gauge': [TakeBackGaugeDto, 'Take a kept result back'],
   measure: [MeasureDto, 'Read a simulated instrument on a practice job'],
   'remove-photograph': [RemovePhotographDto, 'Take a photograph out of sight'],
 };
@@ -184,6 +188,23 @@ export function openapi() {
     security: [{ token: [] }, { session: [] }],
     paths: {
       '/finding': post('Odds of every fault and the next check', FindingRequestDto, ref(FindingAnswerDto)),
+      ...Object.fromEntries(
+        gaugeBodies.map((g) => [
+          g.path,
+          {
+            post: {
+              summary: g.summary,
+              requestBody: { required: true, ...json(g.schema) },
+              responses: {
+                200: { description: 'Reckoned; nothing is stored', ...json({ type: 'object' }) },
+                ...refusals,
+              },
+            },
+          },
+        ]),
+      ),
+      '/gauges/usual': post('Keep what the shop usually types into a gauge; for the owner', KeepUsualDto),
+      '/parts/match': post('Parts of the list by measured sizes, with odds', MatchPartsDto, { type: 'array' }),
       '/knowledge': get('Kinds, stations, complaints, checks with outcomes and units, faults, cautions'),
       '/openapi.json': get('This document'),
       '/search': get('Machines and customers by anything, with typing errors', [query]),

@@ -5,7 +5,7 @@ import { findingsOf, insertFinding, revokeFinding } from '@/data/jobs';
 import { knowledge } from '@/knowledge';
 import type { Person } from '../access/person';
 import { readFindings } from '../finding/readFindings';
-import { jobDeed } from '../jobDeed/jobDeed';
+import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseIf } from '../problem';
 import type { RecordFindingsDto } from './dto';
 
@@ -14,34 +14,40 @@ import type { RecordFindingsDto } from './dto';
  * @throws ProblemError 400 for ids, units and numbers that the machine cannot have
  */
 export function recordFindings(person: Person, jobId: number, dto: RecordFindingsDto) {
-  return jobDeed('record-findings', person, jobId, dto, async ({ db, job, model, kind, tell }) => {
-    const { answers, problems } = readFindings(kind, model.mains_v, dto.findings);
-    refuseIf(problems);
-    const earlier = (await findingsOf(db, job.id)).filter((f) => !f.revoked_at);
-    for (const answer of answers) {
-      const mine = aspectKey(kind, answer);
-      for (const old of earlier) {
-        const key = aspectKey(kind, {
-          check: old.check_id,
-          ...(old.outcome === null ? { value: old.value! } : { outcome: old.outcome }),
-          ...(old.condition ? { condition: old.condition } : {}),
-        } as typeof answer);
-        if (key === mine) await revokeFinding(db, job.id, old.id, person.id);
-      }
-      const base = { job_id: job.id, check_id: answer.check, person_id: person.id };
-      if ('outcome' in answer) await insertFinding(db, { ...base, outcome: answer.outcome });
-      else {
-        const unit = readingOf(kind, answer.check, answer.condition)!.unit;
-        await insertFinding(db, {
-          ...base,
-          value: answer.value,
-          unit,
-          ...(answer.condition ? { condition: answer.condition } : {}),
-        });
-      }
+  return jobDeed('record-findings', person, jobId, dto, (scene) => answerChecks(scene, dto.findings));
+}
+
+/** The same within another deed. @throws ProblemError 400 for ids, units and numbers that the machine cannot have */
+export async function answerChecks(
+  { db, person, job, model, kind, tell }: DeedScene,
+  findings: RecordFindingsDto['findings'],
+): Promise<void> {
+  const { answers, problems } = readFindings(kind, model.mains_v, findings);
+  refuseIf(problems);
+  const earlier = (await findingsOf(db, job.id)).filter((f) => !f.revoked_at);
+  for (const answer of answers) {
+    const mine = aspectKey(kind, answer);
+    for (const old of earlier) {
+      const key = aspectKey(kind, {
+        check: old.check_id,
+        ...(old.outcome === null ? { value: old.value! } : { outcome: old.outcome }),
+        ...(old.condition ? { condition: old.condition } : {}),
+      } as typeof answer);
+      if (key === mine) await revokeFinding(db, job.id, old.id, person.id);
     }
-    await tell('found', answers.map((a) => sentence(kind, a)).join('; '));
-  });
+    const base = { job_id: job.id, check_id: answer.check, person_id: person.id };
+    if ('outcome' in answer) await insertFinding(db, { ...base, outcome: answer.outcome });
+    else {
+      const unit = readingOf(kind, answer.check, answer.condition)!.unit;
+      await insertFinding(db, {
+        ...base,
+        value: answer.value,
+        unit,
+        ...(answer.condition ? { condition: answer.condition } : {}),
+      });
+    }
+  }
+  await tell('found', answers.map((a) => sentence(kind, a)).join('; '));
 }
 
 type AnyAnswer = Parameters<typeof aspectOf>[1];

@@ -22,6 +22,9 @@ export class AmendShopDto extends JobDeedDto {
   @Min(1, { message: '1 to 9 benches.' })
   @Max(9, { message: '1 to 9 benches.' })
   benches!: number;
+
+  @IsIn(['metric', 'inch'], { message: 'Metric or inch.' })
+  units!: 'metric' | 'inch';
 }
 
 export interface ShopView {
@@ -32,4 +35,5 @@ export interface ShopView {
   currency: string;
   paper: 'A4' | 'Letter';
   benches: number;
+  units: 'metric' | 'inch';
 }

@@ -20,6 +20,7 @@ async function view(db: Db): Promise<ShopView> {
     currency: s.currency,
     paper: s.paper,
     benches: s.benches,
+    units: s.units,
   };
 }
 
@@ -27,7 +28,7 @@ async function view(db: Db): Promise<ShopView> {
 export function amendShop(person: Person, dto: AmendShopDto): Promise<ShopView> {
   return versionedDeed(person, 'amend-shop', dto, { id: 1, what: 'The shop', lock: lockShop, view }, async (db) => {
     refuseIf(IANAZone.isValidZone(dto.zone) ? [] : [{ field: 'zone', message: 'A time zone, such as Europe/Oslo.' }]);
-    const { name, zone, mainsV, paper, benches } = dto;
-    await updateShop(db, { name: name.trim(), zone, mains_v: mainsV, paper, benches });
+    const { name, zone, mainsV, paper, benches, units } = dto;
+    await updateShop(db, { name: name.trim(), zone, mains_v: mainsV, paper, benches, units });
   });
 }

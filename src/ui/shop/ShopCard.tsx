@@ -17,6 +17,7 @@ const values = (s: ShopView) => ({
   mainsV: String(s.mainsV),
   paper: s.paper,
   benches: String(s.benches),
+  units: s.units,
 });
 
 /** What holds for the whole shop. */
@@ -30,6 +31,7 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
     ['Currency', shop.currency],
     ['Paper', shop.paper],
     ['Benches', String(shop.benches)],
+    ['Units', shop.units === 'inch' ? 'Inch' : 'Metric'],
   ];
   return (
     <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 560 }}>
@@ -66,6 +68,17 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
               label: 'Paper',
               sort: 'choice',
               choices: ['A4', 'Letter'].map((p) => ({ value: p, label: p })),
+              span: 3,
+            },
+            {
+              name: 'units',
+              label: 'Units',
+              sort: 'choice',
+              choices: [
+                { value: 'metric', label: 'Metric' },
+                { value: 'inch', label: 'Inch' },
+              ],
+              help: 'what a number without a unit is taken for',
               span: 3,
             },
           ]}

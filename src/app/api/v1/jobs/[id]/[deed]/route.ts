@@ -5,6 +5,8 @@ import { ClearCautionDto } from '@/shop/clearCaution/dto';
 import { endWait } from '@/shop/endWait/endWait';
 import { FitPartDto } from '@/shop/fitPart/dto';
 import { fitPart } from '@/shop/fitPart/fitPart';
+import { KeepGaugeDto, TakeBackGaugeDto } from '@/shop/gauges/dto';
+import { keepGauge, takeBackGauge } from '@/shop/gauges/keepGauge';
 import { HandBackDto } from '@/shop/handBack/dto';
 import { handBack } from '@/shop/handBack/handBack';
 import { JobDeedDto } from '@/shop/jobDeed/dto';
@@ -54,6 +56,8 @@ const deeds = {
   'add-photograph': deed(AddPhotographsDto, addPhotographs),
   'make-practice': deed(JobDeedDto, makePractice),
   measure: deed(MeasureDto, measure),
+  'keep-gauge': deed(KeepGaugeDto, keepGauge),
+  'take-back-gauge': deed(TakeBackGaugeDto, takeBackGauge),
   'remove-photograph': deed(RemovePhotographDto, removePhotograph),
 };
 

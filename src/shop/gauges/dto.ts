@@ -1,0 +1,122 @@
+import 'reflect-metadata';
+import { plainToInstance } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsString,
+  Length,
+  Min,
+  registerDecorator,
+  ValidateIf,
+  validateSync,
+} from 'class-validator';
+import { gauges, type AnyGauge } from '@/core/gauges/catalogue';
+import { isAsked, type Field, type RawValues } from '@/core/gauges/fields';
+import type { GaugeAnswer } from '@/core/gauges/gauge';
+import { readField, type GaugeProblem } from '@/core/gauges/readFields';
+import { JobDeedDto } from '../jobDeed/dto';
+
+type GaugeDto = new () => object;
+
+/** The class that validates the fields of a gauge, made from their specification: the form and the route use the same. */
+function dtoOf(gauge: AnyGauge): GaugeDto {
+  class Dto {}
+  const name = `${gauge.id.replace(/(^|-)(.)/g, (_, __, c: string) => c.toUpperCase())}GaugeDto`;
+  Object.defineProperty(Dto, 'name', { value: name });
+  for (const [property, field] of Object.entries(gauge.fields)) {
+    ValidateIf((raw: RawValues) => isAsked(field, raw))(Dto.prototype, property);
+    registerDecorator({
+      name: 'isReadable',
+      target: Dto,
+      propertyName: property,
+      validator: {
+        validate: (value: unknown) => problemOf(field, value) === null,
+        defaultMessage: (args) => problemOf(field, args?.value) ?? '',
+      },
+    });
+  }
+  return Dto;
+}
+
+function problemOf(field: Field, value: unknown): string | null {
+  const read = readField(field, value);
+  return read && 'problem' in read ? read.problem : null;
+}
+
+export const GAUGE_DTOS: ReadonlyMap<string, GaugeDto> = new Map(gauges.map((g) => [g.id, dtoOf(g)]));
+
+/** What is wrong with the fields of a gauge as typed, by the same class as on the server. */
+export function fieldProblems(gauge: string, raw: RawValues): GaugeProblem[] {
+  const errors = validateSync(plainToInstance(GAUGE_DTOS.get(gauge)!, raw));
+  return errors.map((e) => ({ field: e.property, message: Object.values(e.constraints ?? {})[0] ?? '' }));
+}
+
+const IDS = gauges.map((g) => g.id);
+const USES = ['finding', 'wait', 'plan'] as const;
+
+export class KeepGaugeDto extends JobDeedDto {
+  @IsIn(IDS, { message: `One of ${IDS.join(', ')}.` })
+  gauge!: string;
+
+  /** The fields as typed. */
+  @IsObject({ message: 'The fields of the gauge.' })
+  inputs!: RawValues;
+
+  /** What the result is used for at once: it answers a check of the finder, starts a wait, sets the plan's date. */
+  @IsArray()
+  @ArrayMaxSize(3)
+  @IsIn(USES, { each: true, message: `Of ${USES.join(', ')}.` })
+  use!: (typeof USES)[number][];
+}
+
+export class TakeBackGaugeDto extends JobDeedDto {
+  @IsInt({ message: 'Number of the kept result.' })
+  @Min(1)
+  result!: number;
+}
+
+export class KeepUsualDto {
+  @IsString()
+  @Length(1, 80)
+  key!: string;
+
+  @IsIn(IDS, { message: `One of ${IDS.join(', ')}.` })
+  gauge!: string;
+
+  /** Some of its fields, as the shop usually types them. */
+  @IsObject({ message: 'The fields of the gauge.' })
+  inputs!: RawValues;
+}
+
+export class MatchPartsDto {
+  @IsIn(['belt', 'bearing'])
+  group!: 'belt' | 'bearing';
+
+  /** As a gauge gives them: name, mm and standard uncertainty of each size. */
+  @IsArray()
+  @ArrayMaxSize(4)
+  @IsObject({ each: true })
+  sizes!: { name: string; mm: number; sigmaMm: number }[];
+}
+
+/** A result kept with a job. */
+export interface KeptGauge {
+  id: number;
+  gauge: string;
+  version: number;
+  inputs: RawValues;
+  answer: GaugeAnswer;
+  at: string;
+  by: string | null;
+}
+
+export interface MatchedPart {
+  code: string;
+  label: string;
+  stock: number;
+  priceMinor: number;
+  probability: number;
+}
