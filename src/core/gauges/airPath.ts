@@ -106,6 +106,7 @@ export const airPath = gauge({
       source: 'ASTM F558, constant from memory: its inch of water is one at room temperature.',
     },
   ],
+  usual: ['meter', 'room', 'blocked'],
   example: {
     asks: 'clog',
     machine: 'canister',

@@ -82,6 +82,7 @@ export const belt = gauge({
       source: 'ISO 5296, ISO 17396, ISO 13050: the pitches from memory.',
     },
   ],
+  usual: ['stretch', 'modulus', 'caliper'],
   example: {
     sort: 'flat',
     run: 'open',
@@ -94,6 +95,7 @@ export const belt = gauge({
     width: '10 mm',
     thickness: '2 mm',
     modulus: '4',
+    caliper: '0.05 mm',
     motorRpm: '12000',
     rollRpm: '3310',
   },

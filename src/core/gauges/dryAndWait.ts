@@ -55,6 +55,7 @@ export const dryAndWait = gauge({
       source: 'Common practice, no source.',
     },
   ],
+  usual: ['scale'],
   example: {
     asks: 'weighed',
     weighings: '09:00 182 g\n10:30 161 g\n12:00 147 g\n13:30 138 g',

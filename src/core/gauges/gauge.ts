@@ -116,6 +116,8 @@ export interface Gauge<F extends Fields = Fields> {
   formulas: Formula[];
   /** A worked example that fills the form. */
   example: RawValues;
+  /** Fields that start with the example’s value: what is nearly always the same. */
+  usual: readonly string[];
   /** It may take over 50 ms and belongs in a worker. */
   heavy?: boolean;
   /** @throws GaugeError for values that do not go together */

@@ -72,6 +72,7 @@ export const pack = gauge({
     },
     { text: 'Run time H · (C/(I·H))^k.', source: 'Peukert 1897; exponents common practice, no source.' },
   ],
+  usual: ['acid', 'peukert', 'ratedHours'],
   example: {
     asks: 'cells',
     volts: '3.92 3.91 3.92 3.74 3.92 3.91',

@@ -71,6 +71,7 @@ export const safetyTest = gauge({
       source: 'Common practice, no source.',
     },
   ],
+  usual: ['ruleSet', 'tester', 'table'],
   example: {
     ruleSet: 'IEC',
     protection: 'I',

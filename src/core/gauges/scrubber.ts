@@ -41,6 +41,7 @@ export const scrubber = gauge({
       source: 'Common practice, no source.',
     },
   ],
+  usual: ['overlap', 'share', 'picked'],
   example: {
     width: '700 mm',
     overlap: '50 mm',

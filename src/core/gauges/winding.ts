@@ -65,6 +65,7 @@ export const winding = gauge({
       source: 'Common practice, no source.',
     },
   ],
+  usual: ['meter'],
   example: {
     asks: 'bars',
     readings: '1.21 1.20 1.22 1.21 1.19 1.20 2.95 1.21 1.22 1.20 1.21 0.62 1.20 1.21 1.22 1.20',

@@ -35,7 +35,11 @@ export function nnls(a: readonly (readonly number[])[], b: readonly number[]): {
       }
       const shrink = Math.min(...at.map((j, i) => (z[i]! <= 0 ? x[j]! / (x[j]! - z[i]!) : 1)));
       at.forEach((j, i) => (x[j] = x[j]! + shrink * (z[i]! - x[j]!)));
-      for (const j of at) if (x[j]! <= 1e-14) (free.delete(j), (x[j] = 0));
+      for (const j of at)
+        if (x[j]! <= 1e-14) {
+          free.delete(j);
+          x[j] = 0;
+        }
       if (free.size === 0) break;
     }
   }

@@ -20,6 +20,7 @@ import { fonts } from '../theme/palette';
 import { faultOf } from './labels';
 import { STAGES, type StageId } from './stages';
 import { JobBook } from './JobBook';
+import { JobGauges } from './JobGauges';
 import { JobConflict } from './JobConflict';
 import { MachinePast } from './MachinePast';
 import { TakenIn } from './TakenIn';
@@ -143,6 +144,7 @@ export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId
         </Box>
         <Box sx={{ display: 'grid', gap: 2 }}>
           <MachinePast job={job} />
+          <JobGauges desk={desk} />
           <JobBook desk={desk} />
         </Box>
       </Box>

@@ -28,8 +28,8 @@ export function Chart({ option, label, height = 28 }: Props) {
     async function draw() {
       const [
         { init, use: register },
-        { CustomChart, LineChart, ScatterChart },
-        { GridComponent, LegendComponent, TooltipComponent },
+        { BarChart, CustomChart, LineChart, ScatterChart },
+        { AriaComponent, GridComponent, LegendComponent, MarkLineComponent, TooltipComponent },
         { SVGRenderer },
       ] = await Promise.all([
         import('echarts/core'),
@@ -38,7 +38,18 @@ export function Chart({ option, label, height = 28 }: Props) {
         import('echarts/renderers'),
       ]);
       if (disposed || !box.current) return;
-      register([CustomChart, LineChart, ScatterChart, GridComponent, LegendComponent, TooltipComponent, SVGRenderer]);
+      register([
+        AriaComponent,
+        BarChart,
+        CustomChart,
+        LineChart,
+        ScatterChart,
+        GridComponent,
+        LegendComponent,
+        MarkLineComponent,
+        TooltipComponent,
+        SVGRenderer,
+      ]);
       const chart = init(box.current, null, { renderer: 'svg' });
       chart.setOption({ animation: false, ...option(dark ? night : day) });
       const resize = new ResizeObserver(() => chart.resize());

@@ -20,6 +20,7 @@ const PLACES = [
   { href: '/take-in', label: 'Take in', key: 'g>t' },
   { href: '/machines', label: 'Machines', key: 'g>m' },
   { href: '/customers', label: 'Customers', key: 'g>c' },
+  { href: '/gauges', label: 'Gauges', key: 'g>g' },
   { href: '/shop', label: 'Shop', key: 'g>s' },
 ] as const;
 
@@ -35,6 +36,7 @@ export function Shell({ person, children }: { person: string; children: ReactNod
   useHotkeys(PLACES[2].key, () => router.push(PLACES[2].href));
   useHotkeys(PLACES[3].key, () => router.push(PLACES[3].href));
   useHotkeys(PLACES[4].key, () => router.push(PLACES[4].href));
+  useHotkeys(PLACES[5].key, () => router.push(PLACES[5].href));
   const here = (href: string) => (href === '/' ? path === '/' || path.startsWith('/jobs') : path.startsWith(href));
   return (
     <>

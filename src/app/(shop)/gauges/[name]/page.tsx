@@ -1,0 +1,41 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { jobQuery } from '@/app/jobQuery';
+import { currentPerson } from '@/app/person';
+import { gaugeById } from '@/core/gauges/catalogue';
+import { may } from '@/shop/access/roles';
+import { gaugeDesk } from '@/shop/gauges/gauges';
+import { GaugeScreen } from '@/ui/gauges/GaugeScreen';
+
+type Params = {
+  params: Promise<{ name: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+};
+
+export async function generateMetadata({ params }: Params): Promise<Metadata> {
+  return { title: gaugeById((await params).name)?.label ?? 'Gauges' };
+}
+
+export default async function GaugePage({ params, searchParams }: Params) {
+  const gauge = gaugeById((await params).name);
+  if (!gauge) notFound();
+  const { job: number, kept, ...query } = await searchParams;
+  const job = await jobQuery(number);
+  // A kept result is opened again with what was typed; a link from another gauge fills some of the fields.
+  const filled =
+    job?.gauges.find((g) => String(g.id) === kept && g.gauge === gauge.id)?.inputs ??
+    Object.fromEntries(
+      Object.entries(query).filter(([f, v]) => Object.hasOwn(gauge.fields, f) && typeof v === 'string'),
+    );
+  const person = await currentPerson();
+  return (
+    <GaugeScreen
+      key={`${gauge.id} ${String(kept)} ${job?.id}`}
+      name={gauge.id}
+      desk={await gaugeDesk()}
+      {...(job ? { job } : {})}
+      filled={filled}
+      mayKeepUsual={may(person.role, 'keep-usual')}
+    />
+  );
+}

@@ -1,0 +1,122 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { AnyGauge } from '@/core/gauges/catalogue';
+import type { RawValues } from '@/core/gauges/fields';
+import type { GaugeAnswer } from '@/core/gauges/gauge';
+import { gaugeById } from '@/core/gauges/catalogue';
+import { knowledge } from '@/knowledge';
+import { planItems } from '@/knowledge/plans';
+import type { JobView } from '@/shop/jobView/dto';
+import { JobConflict } from '../job/JobConflict';
+import { useJob, type JobDesk } from '../job/useJob';
+import { Notice } from '../parts/Notice';
+import NextLink from '../theme/NextLink';
+import { PartMatches } from './PartMatches';
+
+interface Props {
+  gauge: AnyGauge;
+  answer: GaugeAnswer;
+  raw: RawValues;
+}
+
+/** What a result is good for: another gauge, a part of the list, and in a job the finder, a wait or a plan. */
+export function JobUses({ job, ...rest }: Props & { job: JobView | undefined }) {
+  return job ? <InJob {...rest} initial={job} /> : <Onward {...rest} desk={null} />;
+}
+
+function Onward({ answer, desk }: Props & { desk: JobDesk | null }) {
+  const job = desk ? `&job=${desk.job.id}` : '';
+  return (
+    <>
+      {answer.links?.map((l) => (
+        <Link
+          key={l.gauge}
+          component={NextLink}
+          className="no-print"
+          href={`/gauges/${l.gauge}?${new URLSearchParams(l.fill as Record<string, string>)}${job}`}
+        >
+          {l.label} → {gaugeById(l.gauge)!.label}
+        </Link>
+      ))}
+      {answer.feeds?.part && <PartMatches part={answer.feeds.part} desk={desk} />}
+    </>
+  );
+}
+
+function InJob(props: Props & { initial: JobView }) {
+  const { gauge, answer, raw, initial } = props;
+  const desk = useJob(initial);
+  const { job, busy, act } = desk;
+  const [use, setUse] = useState<ReadonlySet<string>>(new Set());
+  const [kept, setKept] = useState('');
+  const uses = usesOf(answer, job);
+  const content = JSON.stringify(raw);
+  const keep = async () => {
+    const chosen = uses.filter((u) => use.has(u.id)).map((u) => u.id);
+    if (await act('keep-gauge', { gauge: gauge.id, inputs: raw, use: chosen })) setKept(content);
+  };
+  return (
+    <Box component="section" aria-label="For the job" className="no-print" sx={{ display: 'grid', gap: 1.25 }}>
+      <JobConflict desk={desk} />
+      {desk.refusal && !desk.conflict && (
+        <Notice live title={desk.refusal.title}>
+          {desk.refusal.fields.map((f) => (
+            <Typography key={f.field + f.message} variant="body2">
+              {f.message}
+            </Typography>
+          ))}
+        </Notice>
+      )}
+      {job.stage === 'closed' ? (
+        <Typography variant="body2">Job {job.id} is closed: nothing more is kept with it.</Typography>
+      ) : (
+        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
+          <Button variant="contained" disabled={busy || kept === content} onClick={() => void keep()}>
+            {kept === content ? `Kept with job ${job.id}` : 'Keep with job'}
+          </Button>
+          {uses.map((u) => (
+            <FormControlLabel
+              key={u.id}
+              control={
+                <Checkbox
+                  checked={use.has(u.id)}
+                  onChange={(e) => {
+                    const next = new Set(use);
+                    if (e.target.checked) next.add(u.id);
+                    else next.delete(u.id);
+                    setUse(next);
+                  }}
+                />
+              }
+              label={u.label}
+            />
+          ))}
+        </Box>
+      )}
+      <Onward {...props} desk={desk} />
+    </Box>
+  );
+}
+
+/** What this result may do in this job at once. */
+function usesOf({ feeds = {} }: GaugeAnswer, job: JobView): { id: 'finding' | 'wait' | 'plan'; label: string }[] {
+  const { finding, wait, plan } = feeds;
+  const check = finding && knowledge.checks.find((c) => c.id === finding.check);
+  const isHere =
+    check && (job.assessment.next.some((n) => n.check === check.id) || job.findings.some((f) => f.check === check.id));
+  const item = plan && planItems.find((p) => p.id === plan.item);
+  return [
+    ...(isHere ? [{ id: 'finding' as const, label: `answers “${check.label}” in Find` }] : []),
+    ...(wait && !job.waits.some((w) => !w.endedAt) ? [{ id: 'wait' as const, label: 'starts the wait clock' }] : []),
+    ...(item?.stations[job.machine.kind]
+      ? [{ id: 'plan' as const, label: `sets “${item.label}” to ${plan!.dueOn}` }]
+      : []),
+  ];
+}
