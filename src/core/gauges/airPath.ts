@@ -25,8 +25,8 @@ const power = { when: { field: 'asks', is: ['power'] } } as const;
 
 const fields = {
   asks: choice('What is asked', {
-    clog: 'Where is the clog or leak?',
-    filter: 'What does a blocked part do?',
+    clog: 'Clog or leak?',
+    filter: 'A blocked part',
     power: 'Air power',
   }),
   machine: choice('Machine', sorts()),
@@ -111,12 +111,13 @@ export const airPath = gauge({
     asks: 'clog',
     machine: 'canister',
     meter: '0.2 kPa',
-    open2: '10.1 kPa',
-    open3: '10.7 kPa',
-    open4: '12.0 kPa',
-    off4: '3.1 kPa',
-    sealedInlet: '23.6 kPa',
-    sealedHose: '23.5 kPa',
+    open1: '1.7 kPa',
+    open2: '9.1 kPa',
+    open3: '9.8 kPa',
+    open4: '10.8 kPa',
+    off4: '2.9 kPa',
+    sealedInlet: '23.8 kPa',
+    sealedHose: '23.9 kPa',
     part: 'filter',
     blocked: '50',
     room: '22 °C',
@@ -230,15 +231,17 @@ function whereIsIt(v: Values, fan: Fan, sections: Section[], notes: Note[], { pr
         ),
       ),
     ],
-    feeds: inletFinding(v),
+    feeds: inletFinding(v, sure && first.fault.sort === 'none'),
   };
 }
 
 /** The sealed suction at the inlet answers the finder's own check. */
-function inletFinding(v: Values): GaugeAnswer['feeds'] {
-  return v.sealedInlet === undefined
-    ? {}
-    : { finding: { check: 'inlet-vacuum', value: v.sealedInlet, unit: 'kPa', condition: 'machine' } };
+function inletFinding(v: Values, well: boolean): GaugeAnswer['feeds'] {
+  if (v.sealedInlet === undefined) return {};
+  return {
+    finding: { check: 'inlet-vacuum', value: v.sealedInlet, unit: 'kPa', condition: 'machine' },
+    proof: { item: 'sealed-vacuum', result: well ? 'pass' : 'fail', after: v.sealedInlet, note: 'by the gauge' },
+  };
 }
 
 function whatIf(v: Values, fan: Fan, sections: Section[], notes: Note[]): GaugeAnswer {

@@ -197,6 +197,7 @@ function flatBelt(v: Values): GaugeAnswer {
       ...(lengthening !== undefined && lengthening > -0.5
         ? { finding: { check: 'belt-against-new', value: 100 * lengthening, unit: '%' } }
         : speed.finding),
+      ...speed.proof,
       part: {
         group: 'belt',
         sizes: [
@@ -284,7 +285,11 @@ function toothedBelt(v: Values): GaugeAnswer {
       })),
     notes: [...notes, ...speed.notes],
     drawings: [drawing(v, d, D, 8)],
-    feeds: { ...speed.finding, part: { group: 'belt', sizes: [{ name: 'length', mm: whole * p, sigmaMm: 0.3 }] } },
+    feeds: {
+      ...speed.finding,
+      ...speed.proof,
+      part: { group: 'belt', sizes: [{ name: 'length', mm: whole * p, sigmaMm: 0.3 }] },
+    },
   };
 }
 
@@ -317,8 +322,21 @@ function speeds(v: Values, drive: number, driven: number) {
             : 'More slip than a good belt has: worn, greasy, or the roll drags.',
       });
   }
-  const finding = v.rollRpm === undefined ? {} : { finding: { check: 'roll-speed', value: v.rollRpm, unit: 'r/min' } };
-  return { figures, notes, expected, finding };
+  const rpm = v.rollRpm;
+  const finding = rpm === undefined ? {} : { finding: { check: 'roll-speed', value: rpm, unit: 'r/min' } };
+  const holds = expected !== undefined && rpm !== undefined && slipOf(rpm, expected) <= MUCH_SLIP;
+  const proof =
+    expected === undefined || rpm === undefined
+      ? {}
+      : {
+          proof: {
+            item: 'roll-speed',
+            result: holds ? ('pass' as const) : ('fail' as const),
+            after: rpm,
+            note: `${expected.toFixed(0)} r/min without slip`,
+          },
+        };
+  return { figures, notes, expected, finding, proof };
 }
 
 function bearingLink(load: number, rpm: number | undefined): GaugeAnswer['links'] {

@@ -8,6 +8,8 @@ export interface QuantityField {
   /** In the quantity's base unit, both ends included. */
   min: number;
   max: number;
+  /** The unit of a bare number as typed, where the shop's usual one would be awkward: metres of cord. */
+  unit?: string;
   optional?: boolean;
   /** One short line under the field. */
   hint?: string;

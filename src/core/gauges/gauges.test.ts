@@ -171,7 +171,7 @@ describe('supply, safety, winding', () => {
   });
   test('a pasted row names the bars', () => {
     const a = answerOf('winding', exampleOf('winding'));
-    expect(a.says).toBe('open coil or bad joint at bars 7–8; shorted turns at bars 12–13.');
+    expect(a.says).toBe('Open coil or bad joint at bars 7–8. Shorted turns at bars 12–13.');
   });
   test('an edge that leads and is burnt sits the wrong way round', () => {
     const brush = (burnt: string) => answerOf('winding', exampleOf('winding', { asks: 'brush', burnt }));

@@ -17,8 +17,8 @@ const run = { when: { field: 'asks', is: ['run-time'] } } as const;
 const fields = {
   asks: choice('What is asked', {
     cells: 'Cell spread',
-    log: 'Capacity from a discharge log',
-    'lead-acid': 'Lead-acid charge',
+    log: 'Discharge log',
+    'lead-acid': 'Lead-acid',
     'run-time': 'Run time',
   }),
   volts: rows('Cell voltages', { volts: { label: 'Voltage', is: 'voltage', min: 0, max: 5 } }, [2, 60], {

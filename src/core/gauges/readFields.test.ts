@@ -17,6 +17,13 @@ test('what is not asked is neither needed nor read', () => {
   expect(readFields(fields, { sort: 'b', size: 9.5 }).problems).toEqual([{ field: 'only', message: 'Needed.' }]);
 });
 
+test('a bare number is in the field’s own unit; a number of the service is in the base unit', () => {
+  const cord = quantity('length', 'Cord', [100, 100_000], { unit: 'm' });
+  expect(readField(cord, '15')).toMatchObject({ value: 15_000, readAs: '15 m' });
+  expect(readField(cord, '1500 mm')).toMatchObject({ value: 1500 });
+  expect(readField(cord, 1500)).toMatchObject({ value: 1500 });
+});
+
 test('every field that is wrong is named, with its range', () => {
   expect(readFields(fields, { sort: 'c', size: '900 mm', teeth: '2.5' }).problems).toEqual([
     { field: 'sort', message: 'One of: a, b.' },

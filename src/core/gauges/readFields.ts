@@ -39,7 +39,8 @@ export function readField(field: Field, raw: unknown): ReadField {
     case 'count':
       return readCount(raw, field.min, field.max);
     case 'quantity': {
-      const read = readQuantity(field.quantity, raw);
+      const bare = typeof raw === 'string' && field.unit !== undefined && /^\s*-?[\d.,]+\s*$/.test(raw);
+      const read = readQuantity(field.quantity, bare ? `${raw} ${field.unit}` : raw);
       if (!read) return { problem: `A number in ${unitList(field.quantity)}.` };
       const { min, max } = field;
       return read.value >= min && read.value <= max
@@ -139,7 +140,7 @@ function readRows(field: RowsField, raw: unknown): ReadField {
   }
   if (found.length < field.minRows)
     return { problem: `At least ${field.minRows}; there ${found.length === 1 ? 'is' : 'are'} ${found.length}.` };
-  return { value: found, readAs: `${found.length} read` };
+  return { value: found, readAs: `${found.length} ${field.flat ? 'readings' : found.length === 1 ? 'line' : 'lines'}` };
 }
 
 function linesOf(field: RowsField, text: string): string[] {

@@ -33,9 +33,14 @@ const fields = {
     optional: true,
     when: { field: 'protection', is: ['I'] },
   }),
-  insulation: quantity('resistance', 'Insulation', [0, 1e12], { optional: true, hint: '500 V DC; OL is over range' }),
-  touch: quantity('current', 'Touch current', [0, 10], { optional: true }),
+  insulation: quantity('resistance', 'Insulation', [0, 1e12], {
+    unit: 'MΩ',
+    optional: true,
+    hint: '500 V DC; OL is over range',
+  }),
+  touch: quantity('current', 'Touch current', [0, 10], { unit: 'mA', optional: true }),
   protective: quantity('current', 'Protective-conductor current', [0, 10], {
+    unit: 'mA',
     optional: true,
     when: { field: 'protection', is: ['I'] },
   }),
@@ -125,8 +130,17 @@ export const safetyTest = gauge({
       tone: failed.length > 0 ? ('bad' as const) : asked.length > 0 ? ('doubt' as const) : ('good' as const),
       figures,
       notes,
-      feeds:
-        v.insulation === undefined
+      feeds: {
+        ...(failed.length > 0 || asked.length === 0
+          ? {
+              proof: {
+                item: 'electrical-check',
+                result: failed.length > 0 ? ('fail' as const) : ('pass' as const),
+                note: `${row.ruleSet}, class ${v.protection}`,
+              },
+            }
+          : {}),
+        ...(v.insulation === undefined
           ? {}
           : {
               finding: {
@@ -135,7 +149,8 @@ export const safetyTest = gauge({
                 unit: 'Ω',
                 condition: 'frame',
               },
-            },
+            }),
+      },
     };
   },
 });

@@ -14,7 +14,7 @@ const fields = {
   floor: quantity('area', 'Floor', [1, 1_000_000], { optional: true }),
   tank: quantity('volume', 'Solution tank', [0.5, 1000]),
   recovery: quantity('volume', 'Recovery tank', [0.5, 1000]),
-  flow: quantity('flow', 'Solution flow', [0.001, 1], { hint: 'L/min as on the plate' }),
+  flow: quantity('flow', 'Solution flow', [0.001, 1], { unit: 'L/min', hint: 'as on the plate' }),
   picked: quantity('percent', 'Picked up again', [10, 100], { hint: '90 % on a dry, smooth floor' }),
   parts: count('Dilution, 1 part to', [1, 1000], { hint: 'of water, as on the label' }),
   blades: count('Squeegee blades', [1, 8]),

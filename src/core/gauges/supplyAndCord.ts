@@ -37,7 +37,7 @@ const fields = {
   meter: choice('Meter', { usual: 'Usual, 1 %', good: 'Good, 0.5 %', poor: 'Poor, 3 %' }, volts),
   impedance: choice('Its input', { high: 'High impedance', low: 'Low impedance' }, volts),
   load: quantity('power', 'Load', [1, 20000], cord),
-  length: quantity('length', 'Length', [100, 100_000], { ...cord, hint: 'one way' }),
+  length: quantity('length', 'Length', [100, 100_000], { ...cord, unit: 'm', hint: 'one way' }),
   standard: choice('Sizes', { iec: 'mm² (IEC 60228)', awg: 'AWG (ASTM B258)' }, cord),
   drop: quantity('percent', 'Drop allowed', [0.5, 15], { ...cord, hint: '3 to 5 % is usual' }),
   hot: quantity('temperature', 'Conductor warm', [-10, 90], { ...cord, hint: '60 °C under load' }),

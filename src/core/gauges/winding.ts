@@ -29,6 +29,7 @@ const fields = {
   twinAt: quantity('temperature', 'At', [-20, 180], coil),
   meter: quantity('percent', 'Meter good to', [0.1, 20], coil),
   toFrame: quantity('resistance', 'Winding to frame', [0, 1e12], {
+    unit: 'MΩ',
     ...coil,
     optional: true,
     hint: '500 V DC; OL is over range',
@@ -92,13 +93,13 @@ function commutator(v: Values): GaugeAnswer {
   if (!(median > 0)) refuse('readings', 'Half of them are nothing: a shorted commutator, or the meter’s leads.');
   const pair = (b: [number, number]) => `${b[0]}–${b[1]}`;
   const words = odd.map(
-    (o) => `${o.is === 'open' ? 'open coil or bad joint' : 'shorted turns'} at bars ${pair(o.bars)}`,
+    (o) => `${o.is === 'open' ? 'Open coil or bad joint' : 'Shorted turns'} at bars ${pair(o.bars)}`,
   );
   return {
     says:
       odd.length === 0
         ? `All ${ohms.length} alike: the armature winding is sound.`
-        : `${words.slice(0, 3).join('; ')}${words.length > 3 ? `; ${words.length - 3} more` : ''}.`,
+        : `${words.slice(0, 3).join('. ')}${words.length > 3 ? `, and ${words.length - 3} more` : ''}.`,
     tone: odd.length === 0 ? 'good' : 'bad',
     figures: [
       { label: 'Median', value: median, quantity: 'resistance' },

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { parseQuantity, UNITS, type Quantity } from './units';
-import { shownIn, unitFor, withUnit } from './unitSystem';
+import { shownIn, unitFor, withUncertainty, withUnit } from './unitSystem';
 
 test('a number without a unit is taken in the shop’s', () => {
   expect(parseQuantity('length', withUnit('length', '0.5', 'inch'))!.value).toBe(12.7);
@@ -28,3 +28,13 @@ test('both systems show the same amount', () => {
     { seed: 2 },
   );
 });
+
+// JCGM 100:2008, 7.2.6: an uncertainty is stated with at most two figures, the value to the same place.
+test.each([
+  ['length', 354.63, 1, 'metric', '354.6 ± 1.0 mm'],
+  ['percent', 3.66, 0.398, 'metric', '3.7 ± 0.4 %'],
+  ['duration', 29126, 13107, 'metric', '29000 ± 13000 h'],
+  ['length', 25.4, 2.54, 'inch', '1.00 ± 0.10 in'],
+  ['temperature', 20, 5, 'inch', '68 ± 9 °F'],
+  ['number', 7, 0, 'metric', '7'],
+] as const)('%s %d ± %d in %s', (q, x, u, system, shown) => expect(withUncertainty(q, x, u, system)).toBe(shown));

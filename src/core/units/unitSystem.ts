@@ -38,3 +38,26 @@ export function withUnit(quantity: Quantity, typed: string, system: UnitSystem):
   const named = `${typed.trim()} ${unit}`;
   return parseQuantity(quantity, named) ? named : typed;
 }
+
+/**
+ * A value with its standard uncertainty, rounded as far as that makes sense: the uncertainty to one figure (two when it
+ * begins with 1), the value to the same place (JCGM 100, 7.2.6, allows at most two).
+ */
+export function withUncertainty(
+  quantity: Quantity,
+  value: number,
+  plusMinus: number | undefined,
+  system: UnitSystem,
+): string {
+  if (plusMinus === undefined || !(plusMinus > 0)) return shownIn(quantity, value, system);
+  const unit = unitFor(quantity, system);
+  const [x, u] = [
+    fromBase(quantity, value, unit),
+    fromBase(quantity, value + plusMinus, unit) - fromBase(quantity, value, unit),
+  ];
+  const power = Math.floor(Math.log10(u));
+  const places = power - (u / 10 ** power < 1.95 ? 1 : 0);
+  const round = (y: number) =>
+    places >= 0 ? String(Math.round(y / 10 ** places) * 10 ** places) : y.toFixed(Math.min(12, -places));
+  return `${round(x)} ± ${round(u)} ${unit}`.trim();
+}

@@ -55,7 +55,7 @@ export function fieldProblems(gauge: string, raw: RawValues): GaugeProblem[] {
 }
 
 const IDS = gauges.map((g) => g.id);
-const USES = ['finding', 'wait', 'plan'] as const;
+const USES = ['finding', 'wait', 'plan', 'proof'] as const;
 
 export class KeepGaugeDto extends JobDeedDto {
   @IsIn(IDS, { message: `One of ${IDS.join(', ')}.` })
@@ -65,9 +65,9 @@ export class KeepGaugeDto extends JobDeedDto {
   @IsObject({ message: 'The fields of the gauge.' })
   inputs!: RawValues;
 
-  /** What the result is used for at once: it answers a check of the finder, starts a wait, sets the plan's date. */
+  /** What the result is used for at once: it answers a check of the finder, starts a wait, sets the plan's date, proves something. */
   @IsArray()
-  @ArrayMaxSize(3)
+  @ArrayMaxSize(4)
   @IsIn(USES, { each: true, message: `Of ${USES.join(', ')}.` })
   use!: (typeof USES)[number][];
 }

@@ -30,7 +30,7 @@ async function newJob(): Promise<number> {
   const { job } = await takeIn(person, newJobDto(models['upright-shaft-belt']!, ['roll-not-turning']));
   return job;
 }
-const keep = async (id: number, gauge: string, inputs: object, use: ('finding' | 'wait' | 'plan')[] = []) =>
+const keep = async (id: number, gauge: string, inputs: object, use: ('finding' | 'wait' | 'plan' | 'proof')[] = []) =>
   keepGauge(person, id, {
     key: randomUUID(),
     version: (await readJob(id)).version,
@@ -114,6 +114,18 @@ test('a wait and a plan begin from what was measured', async () => {
   const roll = gauges.find((g) => g.id === 'roll')!.example;
   const { machine } = await keep(id, 'roll', roll, ['plan']);
   expect(await db('plan').where({ machine_id: machine.id, item: 'bristles' }).count()).toEqual([{ count: 1 }]);
+});
+
+test('a safety test and a roll’s speed prove what the machine must show', async () => {
+  const id = await newJob();
+  const safety = { ...gauges.find((g) => g.id === 'safety-test')!.example, touch: '0.1 mA' };
+  const { proofs } = await keep(id, 'safety-test', safety, ['proof']);
+  expect(proofs.find((p) => p.item === 'electrical-check')).toMatchObject({ result: 'pass', note: 'IEC, class I' });
+  const after = await keep(id, 'belt', { ...belt, rollRpm: '3550' }, ['proof']);
+  expect(after.proofs.find((p) => p.item === 'roll-speed')).toMatchObject({ result: 'pass', after: 3550 });
+  // Not everything was measured: nothing is proved.
+  const asked = gauges.find((g) => g.id === 'safety-test')!.example;
+  expect((await refusal(keep(id, 'safety-test', asked, ['proof']))).fields[0]!.field).toBe('use');
 });
 
 test('what a result is not is refused, and nothing is written', async () => {

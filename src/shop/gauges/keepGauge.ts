@@ -6,6 +6,7 @@ import type { Person } from '../access/person';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseIf } from '../problem';
 import { answerChecks } from '../recordFindings/recordFindings';
+import { proveItem } from '../recordProof/recordProof';
 import { dayInZone } from '../settings/day';
 import { beginWait } from '../startWait/startWait';
 import type { KeepGaugeDto, TakeBackGaugeDto } from './dto';
@@ -40,6 +41,7 @@ export function keepGauge(person: Person, jobId: number, dto: KeepGaugeDto) {
     await tell('reading', `${gauge.label}: ${answer.says}`);
     if (use.includes('finding')) await answerChecks(scene, [feeds.finding!]);
     if (use.includes('wait')) await beginWait(scene, { ...feeds.wait!, hours: Math.ceil(feeds.wait!.hours * 10) / 10 });
+    if (use.includes('proof')) await proveItem(scene, feeds.proof!);
     if (use.includes('plan')) await setPlan(scene, feeds.plan!);
   });
 }

@@ -96,7 +96,12 @@ function GaugeField({
       multiline={field.sort === 'rows'}
       minRows={field.sort === 'rows' ? (field.maxRows > 12 ? 4 : 3) : undefined}
       error={Boolean(shown) && value !== ''}
-      helperText={shown ?? readAs(field, value, units) ?? field.hint}
+      helperText={
+        shown ??
+        readAs(field, value, units) ??
+        field.hint ??
+        ('optional' in field && field.optional && value === '' ? 'if known' : undefined)
+      }
       slotProps={{ htmlInput: { autoComplete: 'off', spellCheck: false } }}
     >
       {field.sort === 'choice'
@@ -111,14 +116,17 @@ function GaugeField({
 }
 
 function labelOf(field: Field, units: UnitSystem): string {
-  const unit = field.sort === 'quantity' ? unitFor(field.quantity, units) : '';
-  return `${field.label}${unit ? `, ${unit}` : ''}${'optional' in field && field.optional ? ' (if known)' : ''}`;
+  const unit = field.sort === 'quantity' ? (field.unit ?? unitFor(field.quantity, units)) : '';
+  return `${field.label}${unit ? `, ${unit}` : ''}`;
 }
 
 /** How it was read, when that says more than what is typed. */
 function readAs(field: Field, value: string, units: UnitSystem): string | null {
   if (value.trim() === '' || field.sort === 'choice') return null;
-  const read = readField(field, field.sort === 'quantity' ? withUnit(field.quantity, value, units) : value);
+  const read = readField(
+    field,
+    field.sort === 'quantity' && !field.unit ? withUnit(field.quantity, value, units) : value,
+  );
   return read && 'readAs' in read && read.readAs !== '' && read.readAs !== value.trim()
     ? `Read as ${read.readAs}`
     : null;

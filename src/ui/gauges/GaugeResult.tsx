@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import type { Figure, GaugeAnswer } from '@/core/gauges/gauge';
-import { shownIn, type UnitSystem } from '@/core/units/unitSystem';
+import { shownIn, withUncertainty, type UnitSystem } from '@/core/units/unitSystem';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Notice } from '../parts/Notice';
 import { percent, Reading } from '../parts/Reading';
@@ -92,12 +92,15 @@ function Figures({ rows, units }: { rows: Figure[]; units: UnitSystem }) {
   return (
     <Box
       component="dl"
-      sx={{ m: 0, display: 'grid', gridTemplateColumns: 'minmax(130px, max-content) max-content 1fr', columnGap: 2 }}
+      sx={{ m: 0, display: 'grid', gridTemplateColumns: 'minmax(120px, max-content) max-content 1fr' }}
     >
       {rows.map((f) => (
         <Box
           key={f.label}
-          sx={{ display: 'contents', '& > *': { borderBottom: '1px solid', borderColor: 'divider', py: 0.5 } }}
+          sx={{
+            display: 'contents',
+            '& > *': { borderBottom: '1px solid', borderColor: 'divider', py: 0.4, pr: 2, alignContent: 'center' },
+          }}
         >
           <Typography component="dt" variant="body2">
             {f.label}
@@ -110,12 +113,7 @@ function Figures({ rows, units }: { rows: Figure[]; units: UnitSystem }) {
             {f.value === null ? (
               <Typography variant="body2">not known</Typography>
             ) : (
-              <Reading strong>
-                {shownIn(f.quantity, f.value, units)}
-                {f.plusMinus
-                  ? ` ± ${shownIn(f.quantity, f.plusMinus, f.quantity === 'temperature' ? 'metric' : units)}`
-                  : ''}
-              </Reading>
+              <Reading strong>{withUncertainty(f.quantity, f.value, f.plusMinus, units)}</Reading>
             )}
           </Box>
           <Typography component="dd" variant="body2" sx={{ m: 0, color: 'text.secondary' }}>

@@ -107,6 +107,25 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
             </Link>
           )}
         </Box>
+        {answer && (
+          // On a phone the result lies below the fields: its one line stays in sight while typing.
+          <Box
+            aria-hidden
+            className="no-print"
+            sx={{
+              display: { xs: 'block', md: 'none' },
+              position: 'sticky',
+              top: 0,
+              zIndex: 2,
+              bgcolor: 'bench.well',
+              px: 1.5,
+              py: 1,
+              fontWeight: 600,
+            }}
+          >
+            {answer.says}
+          </Box>
+        )}
         <Box
           sx={{
             display: 'grid',
@@ -216,7 +235,9 @@ function withUnits(gauge: AnyGauge, typed: RawValues, units: UnitSystem): RawVal
       const field = gauge.fields[name];
       return [
         name,
-        field?.sort === 'quantity' && typeof value === 'string' ? withUnit(field.quantity, value, units) : value,
+        field?.sort === 'quantity' && !field.unit && typeof value === 'string'
+          ? withUnit(field.quantity, value, units)
+          : value,
       ];
     }),
   );

@@ -106,8 +106,12 @@ function InJob(props: Props & { initial: JobView }) {
 }
 
 /** What this result may do in this job at once. */
-function usesOf({ feeds = {} }: GaugeAnswer, job: JobView): { id: 'finding' | 'wait' | 'plan'; label: string }[] {
-  const { finding, wait, plan } = feeds;
+function usesOf(
+  { feeds = {} }: GaugeAnswer,
+  job: JobView,
+): { id: 'finding' | 'wait' | 'plan' | 'proof'; label: string }[] {
+  const { finding, wait, plan, proof } = feeds;
+  const shown = proof && job.proofs.find((p) => p.item === proof.item);
   const check = finding && knowledge.checks.find((c) => c.id === finding.check);
   const isHere =
     check && (job.assessment.next.some((n) => n.check === check.id) || job.findings.some((f) => f.check === check.id));
@@ -115,6 +119,14 @@ function usesOf({ feeds = {} }: GaugeAnswer, job: JobView): { id: 'finding' | 'w
   return [
     ...(isHere ? [{ id: 'finding' as const, label: `answers “${check.label}” in Find` }] : []),
     ...(wait && !job.waits.some((w) => !w.endedAt) ? [{ id: 'wait' as const, label: 'starts the wait clock' }] : []),
+    ...(shown
+      ? [
+          {
+            id: 'proof' as const,
+            label: `${proof!.result === 'pass' ? 'passes' : 'fails'} “${shown.label}” in Prove`,
+          },
+        ]
+      : []),
     ...(item?.stations[job.machine.kind]
       ? [{ id: 'plan' as const, label: `sets “${item.label}” to ${plan!.dueOn}` }]
       : []),
