@@ -18,7 +18,7 @@ test('a worn belt is measured inside a job, found in the parts list, kept, and s
     model: /Tussock Level 2/,
     name: 'Pell Marram',
     words: 'The brush hardly turns.',
-    complaints: ['Roll turns slowly'],
+    complaints: ['Roll slow, leaves no lines'],
   });
   await page.getByRole('link', { name: 'Measure something with a gauge' }).click();
   await page.getByRole('link', { name: /^Belt/ }).click();
@@ -63,7 +63,7 @@ test('a pasted row of bar-to-bar readings names the bars, by keyboard alone', as
   await page.goto('/gauges');
   await page.getByRole('link', { name: /^Winding and commutator/ }).focus();
   await page.keyboard.press('Enter');
-  const rows = page.getByLabel('Bar-to-bar readings, all round');
+  const rows = page.getByRole('textbox', { name: 'Bar-to-bar readings, all round' });
   await rows.focus();
   await page.keyboard.insertText('1.21 1.20 1.22 1.21 1.19 1.20 2.95 1.21 1.22 1.20 1.21 0.62 1.20 1.21 1.22 1.20');
   await expect(result(page)).toContainText('Open coil or bad joint at bars 7–8. Shorted turns at bars 12–13.');
@@ -120,7 +120,7 @@ test('a weighed filter starts the wait clock of its job', async ({ page }) => {
     model: /Mirefield Bellows/,
     name: 'Hale Wick',
     words: 'No pull.',
-    complaints: ['Little suction'],
+    complaints: ['Weak suction'],
   });
   await page.getByRole('link', { name: 'Measure something with a gauge' }).click();
   await page.getByRole('link', { name: /^Dry and wait/ }).click();

@@ -91,7 +91,14 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
     .map(([f]) => gauge.fields[f]!.label.toLowerCase());
 
   return (
-    <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '170px minmax(0, 1fr)' } }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 2,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '170px minmax(0, 1fr)' },
+        '@media print': { display: 'block', '& details:not([open]), & .MuiFormHelperText-root': { display: 'none' } },
+      }}
+    >
       <GaugeRail current={name} job={job?.id} />
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0, alignContent: 'start' }}>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, alignItems: 'baseline' }}>
@@ -131,6 +138,8 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
             display: 'grid',
             gap: 3,
             gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 5fr) minmax(0, 6fr)' },
+            // On paper both stand side by side, whatever the width.
+            '@media print': { gridTemplateColumns: 'minmax(0, 5fr) minmax(0, 7fr)', gap: 2 },
             alignItems: 'start',
           }}
         >
