@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { Kind, LineId } from '@/core/diagnosis/knowledge';
+import type { LineSplit } from '@/core/diagnosis/lineSplit';
 import { percent } from '../parts/Reading';
 import { fonts } from '../theme/palette';
 import { LABEL_PX, layoutBoard, STATION, type PlacedLine, type PlacedStation } from './layoutBoard';
@@ -13,6 +14,8 @@ interface Props {
   kind: Kind;
   dropped?: string[];
   states: Record<string, StationState>;
+  /** Where the proposed check splits the lines. */
+  splits?: LineSplit[];
   /** A station was chosen; without it the board is a picture. */
   onChoose?: (station: string) => void;
   /** What the board shows, for those who hear it. */
@@ -20,7 +23,7 @@ interface Props {
 }
 
 /** The picture of the machine: its lines, and on them every part in the order in which current, torque or air passes it. */
-export function LineBoard({ kind, dropped = [], states, onChoose, title }: Props) {
+export function LineBoard({ kind, dropped = [], states, splits = [], onChoose, title }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(1200);
   useEffect(() => {
@@ -64,6 +67,9 @@ export function LineBoard({ kind, dropped = [], states, onChoose, title }: Props
         {layout.lines.map((line) => (
           <Track key={line.line} line={line} />
         ))}
+        {splits.map((split) => (
+          <Cut key={split.line} split={split} stations={stations} />
+        ))}
         {stations.map((station, i) => (
           <StationMark
             key={station.id}
@@ -90,6 +96,32 @@ function nearestOnNextLine(lines: PlacedLine[], stations: PlacedStation[], at: n
   const others = stations.filter((s) => s.line === line);
   const nearest = others.reduce((a, b) => (Math.abs(b.x - here.x) < Math.abs(a.x - here.x) ? b : a));
   return stations.indexOf(nearest);
+}
+
+/** A cut across a line where the proposed check splits it; its flags point to the side that the check speaks of. */
+function Cut({ split, stations }: { split: LineSplit; stations: PlacedStation[] }) {
+  const { bench } = useTheme().vars!.palette;
+  const [a, b] = [split.before, split.after].map((id) => stations.find((s) => s.id === id && s.line === split.line));
+  if (!a || !b) return null;
+  // Where the line turns back on itself the cut stands behind the last station of the furrow.
+  const sameRow = Math.abs(a.y - b.y) < 1;
+  const flows = sameRow ? Math.sign(b.x - a.x) : 1;
+  const x = sameRow ? (a.x + b.x) / 2 : a.x + STATION;
+  const [top, bottom] = [a.y - STATION / 2 - 9, a.y + STATION / 2 + 9];
+  const to = (split.tells === 'after' ? 1 : -1) * flows * 8;
+  return (
+    <g
+      role="img"
+      aria-label={`The check splits the ${split.line} line here: ${percent(split.beforeOdds)} before, ${percent(split.afterOdds)} behind; it tells of what lies ${split.tells === 'after' ? 'behind' : 'before'}`}
+      stroke={bench.action}
+      fill={bench.action}
+    >
+      <line x1={x} y1={top} x2={x} y2={bottom} strokeWidth={2.4} strokeDasharray="6 3" />
+      {[top, bottom].map((y, i) => (
+        <path key={y} d={`M${x} ${y}l${to} ${i ? -4 : 4}l${-to} ${i ? -4 : 4}z`} strokeWidth={1} />
+      ))}
+    </g>
+  );
 }
 
 /** Lines are told apart by how they are drawn: two wires, belt teeth, puffs, a wave, treads, a hairline. */

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
+import { lineSplits } from '@/core/diagnosis/lineSplit';
 import { knowledge } from '@/knowledge';
 import type { JobView } from '@/shop/jobView/dto';
 import { LineBoard } from '../board/LineBoard';
@@ -43,6 +44,11 @@ export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId
   const [looked, setLooked] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
   const states = useMemo(() => boardStates(job, looked), [job, looked]);
+  const splits = useMemo(() => {
+    if (!looked || job.stage === 'closed') return [];
+    const odds = Object.fromEntries(Object.entries(states).map(([id, s]) => [id, s.odds ?? 0]));
+    return lineSplits(knowledge, kind, job.machine.droppedStations, looked, odds);
+  }, [job, looked, states, kind]);
   const go = async (to: Exclude<StageId, 'take-in'>) => {
     if (job.stage === 'closed' || (await desk.act('move-stage', { to }))) router.push(`/jobs/${job.id}/${to}`);
   };
@@ -110,6 +116,7 @@ export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId
         kind={kind}
         dropped={job.machine.droppedStations}
         states={states}
+        splits={splits}
         onChoose={setChosen}
         title={`Line board of ${job.machine.tag}`}
       />
