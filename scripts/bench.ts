@@ -2,6 +2,10 @@ import autocannon from 'autocannon';
 import { spawn, spawnSync } from 'node:child_process';
 import pg from 'pg';
 import { Bench } from 'tinybench';
+import { HEALTHY, healthySections } from '../src/core/air/healthyMachines';
+import { locateBlockage, predictKPa } from '../src/core/air/locateBlockage';
+import { dischargeLog } from '../src/core/battery/dischargeLog';
+import { shimStacks, type ShimWish } from '../src/core/motor/shimStacks';
 import { explanations } from '../src/core/diagnosis/explanations';
 import { logJoint } from '../src/core/diagnosis/joint';
 import { posterior, statesNeeded } from '../src/core/diagnosis/posterior';
@@ -58,6 +62,30 @@ async function benchFinding(): Promise<void> {
   console.log(
     `\nFinding (exact, ${statesNeeded(network, seen)} joint states; explanations cover ${(sets.covered * 100).toFixed(1)} %)`,
   );
+  print(rows, rows[0]!.ms);
+}
+
+/** The heavy gauges, against the plainest work on the same input. */
+async function benchGauges(): Promise<void> {
+  const { fan } = HEALTHY.canister;
+  const sections = healthySections('canister', fan);
+  const places = [0, 1, 2, 3, 4].map((after) => ({ setUp: { from: 0, sealed: false }, after }));
+  const clogged = sections.map((s, i) => (i === 2 ? { ...s, loss: 6 * s.loss } : s));
+  const readings = places.map((p) => ({ ...p, kPa: predictKPa({ fan, sections: clogged, leak: null }, p) }));
+  const log = Array.from({ length: 100_000 }, (_, i) => `${i},${(25 - i / 20_000).toFixed(4)},2`).join('\n');
+  const washers = [0.1, 0.2, 0.3, 0.5, 1].map((thicknessMm) => ({ thicknessMm, count: 5 }));
+  const wish: ShimWish = { gapMm: 3.37, floatMm: [0.1, 0.12], standOffMm: 0.8, standOffWantedMm: [2.1, 2.12] };
+  const bench = new Bench({ time: 1500, warmupTime: 300 });
+  bench
+    .add('reference: 100,000 lines split at their commas', () => {
+      for (const line of log.split('\n')) line.split(',').map(Number);
+    })
+    .add('discharge log of the same lines', () => void dischargeLog(log, 1))
+    .add('clog from five vacuums', () => void locateBlockage(fan, sections, readings, 0.2))
+    .add('shims of 25 washers for both ends', () => void shimStacks(washers, wish));
+  await bench.run();
+  const rows = bench.tasks.map((t) => ({ name: t.name, ms: 'latency' in t.result ? t.result.latency.p50 : NaN }));
+  console.log('\nGauges that run in a worker');
   print(rows, rows[0]!.ms);
 }
 
@@ -239,6 +267,7 @@ if (what === '--scale') await benchScale(Number(number ?? 100));
 else {
   if (what !== 'pages') {
     await benchFinding();
+    await benchGauges();
     // A table that takes long is asked for by name.
     if (what === 'finding') await benchCourses(Number(number ?? 2000), only ? Number(only) : undefined);
   }

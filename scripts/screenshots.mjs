@@ -48,7 +48,6 @@ const job = async (words) => {
 const fitting = await job('Rebuild:');
 const proving = await job('Prove:');
 const handing = await job('Call the owner');
-const drying = await job('foam filter');
 const wet = await job('Signs of water');
 // A job that stands in Find with a proposed check.
 const find = day.page.getByRole('region', { name: 'Check on the bench' });
@@ -85,8 +84,6 @@ await day.page.waitForTimeout(250);
 await day.shot('find-proved');
 await day.go(`${fitting}/fit`);
 await day.shot('fit');
-await day.go(`${drying}/fit`);
-await day.shot('fit-drying');
 await day.go(`${proving}/prove`);
 await day.shot('prove');
 await day.go(`${handing}/hand-back`);
@@ -104,8 +101,17 @@ await day.shot('wall');
 await day.go('/shop/learning');
 await day.page.waitForTimeout(800);
 await day.shot('finder-learning');
-await day.go('/shop/audit');
-await day.shot('audit');
+const gauge = async (name, picture) => {
+  await day.go(`/gauges/${name}`);
+  await day.page.getByRole('button', { name: 'Fill in the worked example' }).click();
+  await day.page.getByRole('region', { name: 'Result' }).waitFor();
+  await day.page.waitForTimeout(900);
+  await day.shot(picture);
+  await day.page.getByRole('button', { name: 'Clear' }).click();
+  await day.page.waitForTimeout(300);
+};
+await gauge('belt', 'gauge-belt');
+await gauge('air-path', 'gauge-air-path');
 await day.go('/machines/GK-0034');
 await day.page.locator('a[href$="/hand-back"]').first().click();
 await day.page.getByRole('link', { name: 'Care sheet' }).click();
