@@ -106,6 +106,7 @@ const gauge = async (name, picture) => {
   await day.page.getByRole('button', { name: 'Fill in the worked example' }).click();
   await day.page.getByRole('region', { name: 'Result' }).waitFor();
   await day.page.waitForTimeout(900);
+  await day.page.evaluate(() => window.scrollTo(0, 0));
   await day.shot(picture);
   await day.page.getByRole('button', { name: 'Clear' }).click();
   await day.page.waitForTimeout(300);

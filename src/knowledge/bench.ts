@@ -164,12 +164,6 @@ export const rebuildSteps: RebuildStep[] = [
   { id: 'cord-clear', label: 'Cord not crushed under bag or cover', kinds: kindsWith('cord'), stations: ['cord'] },
   { id: 'turned-by-hand', label: 'Roll turned by hand: free', kinds: kindsWith('roll'), stations: ['roll'] },
   {
-    id: 'nothing-left',
-    label: 'No screw, washer or clip left over',
-    kinds: kindsWith('housing'),
-    stations: ['housing'],
-  },
-  {
     id: 'clutch-engages',
     label: 'Clutch engages leaned back, frees upright',
     kinds: kindsWith('clutch-engage-arm'),
@@ -254,6 +248,13 @@ export const rebuildSteps: RebuildStep[] = [
     label: 'Deck pressure at its lowest step',
     kinds: kindsWith('deck-pressure'),
     stations: ['deck-pressure'],
+  },
+  {
+    // Last of all: what is left over is looked for when the rest is back.
+    id: 'nothing-left',
+    label: 'No screw, washer or clip left over',
+    kinds: kindsWith('housing'),
+    stations: ['housing'],
   },
 ];
 

@@ -106,6 +106,7 @@ export const airPath = gauge({
       source: 'ASTM F558, constant from memory: its inch of water is one at room temperature.',
     },
   ],
+  answers: ['inlet-vacuum'],
   usual: ['meter', 'room', 'blocked'],
   example: {
     asks: 'clog',

@@ -82,6 +82,7 @@ export const belt = gauge({
       source: 'ISO 5296, ISO 17396, ISO 13050: the pitches from memory.',
     },
   ],
+  answers: ['belt-against-new', 'roll-speed'],
   usual: ['stretch', 'modulus', 'caliper'],
   example: {
     sort: 'flat',

@@ -55,6 +55,7 @@ export const dryAndWait = gauge({
       source: 'Common practice, no source.',
     },
   ],
+  answers: [],
   usual: ['scale'],
   example: {
     asks: 'weighed',

@@ -120,6 +120,8 @@ export interface Gauge<F extends Fields = Fields> {
   example: RawValues;
   /** Fields that start with the example’s value: what is nearly always the same. */
   usual: readonly string[];
+  /** Checks of the finder whose reading it can give. */
+  answers: readonly string[];
   /** It may take over 50 ms and belongs in a worker. */
   heavy?: boolean;
   /** @throws GaugeError for values that do not go together */

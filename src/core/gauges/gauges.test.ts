@@ -50,6 +50,7 @@ describe.each(gauges.map((g) => [g.id, g] as const))('%s', (_, g) => {
       const { answer } = reckon(g, raw, around);
       const finding = answer!.feeds?.finding;
       if (finding) {
+        expect(g.answers).toContain(finding.check);
         const check = knowledge.checks.find((c) => c.id === finding.check)!;
         const aspect = check.aspects.find(
           (a) => a.reading && (!finding.condition || a.condition === finding.condition),

@@ -72,6 +72,7 @@ export const pack = gauge({
     },
     { text: 'Run time H · (C/(I·H))^k.', source: 'Peukert 1897; exponents common practice, no source.' },
   ],
+  answers: ['cell-spread', 'gravity-test'],
   usual: ['acid', 'peukert', 'ratedHours'],
   example: {
     asks: 'cells',

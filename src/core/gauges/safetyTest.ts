@@ -76,6 +76,7 @@ export const safetyTest = gauge({
       source: 'Common practice, no source.',
     },
   ],
+  answers: ['motor-winding-ohms'],
   usual: ['ruleSet', 'tester', 'table'],
   example: {
     ruleSet: 'IEC',

@@ -41,6 +41,7 @@ export const scrubber = gauge({
       source: 'Common practice, no source.',
     },
   ],
+  answers: [],
   usual: ['overlap', 'share', 'picked'],
   example: {
     width: '700 mm',

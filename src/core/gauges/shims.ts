@@ -38,6 +38,7 @@ export const shims = gauge({
     },
     { text: 'Sleeve bearings want 0.1 to 0.3 mm of float.', source: 'Common practice, no source.' },
   ],
+  answers: ['end-float'],
   usual: [],
   example: {
     washers: '0.1 mm × 3\n0.2 mm × 4\n0.5 mm × 2\n1.0 mm × 1',

@@ -70,6 +70,7 @@ export const supplyAndCord = gauge({
       source: 'IEC 60335-1 and North American practice, from memory: local rules win.',
     },
   ],
+  answers: ['head-socket-volts'],
   usual: ['drop', 'hot'],
   example: {
     asks: 'cord',

@@ -66,6 +66,7 @@ export const winding = gauge({
       source: 'Common practice, no source.',
     },
   ],
+  answers: ['bar-to-bar-ohms', 'motor-winding-ohms', 'carbon-brush-length'],
   usual: ['meter'],
   example: {
     asks: 'bars',

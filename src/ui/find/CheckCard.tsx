@@ -2,11 +2,13 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Aspect } from '@/core/diagnosis/knowledge';
+import { gauges } from '@/core/gauges/catalogue';
 import { formatQuantity, parseQuantity, UNITS, type Quantity } from '@/core/units/units';
 import type { AssessmentView, JobView } from '@/shop/jobView/dto';
 import { aspectFor, cautionOf, doingOf, faultLabel, outcomeLabel, type Doing } from '../job/labels';
@@ -14,6 +16,7 @@ import { CautionPlate } from '../parts/CautionPlate';
 import { Key } from '../parts/Key';
 import { percent, Reading } from '../parts/Reading';
 import { useKeptText } from '../parts/useKeptText';
+import NextLink from '../theme/NextLink';
 import { FromInstrument } from './FromInstrument';
 
 export type Answered = { check: string; outcome?: string; value?: number; unit?: string; condition?: string };
@@ -274,6 +277,18 @@ function ReadingEntry({
       <Button type="submit" disabled={disabled || typed === ''} sx={{ minHeight: 48 }}>
         Keep
       </Button>
+      {gauges
+        .filter((g) => g.answers.includes(checkId))
+        .map((g) => (
+          <Link
+            key={g.id}
+            component={NextLink}
+            href={`/gauges/${g.id}?job=${job.id}`}
+            sx={{ alignSelf: 'center', minHeight: 32 }}
+          >
+            Reckon it: {g.label}
+          </Link>
+        ))}
       <FromInstrument job={job} check={checkId} aspect={aspect} disabled={disabled} onReading={setTyped} />
     </Box>
   );

@@ -30,8 +30,10 @@ export function SameWorth({
       <Typography variant="body2">Worth the same:</Typography>
       {others.map((n) => (
         <Button key={n.check} size="small" variant="text" color="inherit" onClick={() => onPick(n.check)}>
-          {doingOf(job.machine.kind, n.check)?.label ?? n.check}&nbsp;
-          <Reading>{(n.minutes + n.openingMinutes).toFixed(1)} min</Reading>
+          {doingOf(job.machine.kind, n.check)?.label ?? n.check}
+          <Box component="span" sx={{ ml: 0.75 }}>
+            <Reading>{(n.minutes + n.openingMinutes).toFixed(1)} min</Reading>
+          </Box>
         </Button>
       ))}
     </Box>

@@ -2,32 +2,44 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { parseQuantity, UNITS } from '@/core/units/units';
+import { knowledge } from '@/knowledge';
 import type { ProofView } from '@/shop/jobView/dto';
 import { cautionOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Reading } from '../parts/Reading';
 import { useKeptText } from '../parts/useKeptText';
+import NextLink from '../theme/NextLink';
 
 /** Proving: electrical check, roll free, every complaint re-tested, numbers before and after. */
 export function ProveWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () => void; onBack: () => void }) {
   const { job, busy } = desk;
   const closed = job.stage === 'closed';
+  const asked = new Set(job.proofs.map((p) => p.item));
+  const leadAcid = knowledge.kinds.find((k) => k.id === job.machine.kind)?.supply === 'lead-acid';
   const failed = job.proofs.some((p) => p.result === 'fail');
   return (
     <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 900 }}>
       <Typography component="h2" variant="h2">
         Prove
       </Typography>
-      <CautionPlate
-        label="Electrical check"
-        text="Earth continuity, insulation and touch current are tested by a competent person with rated instruments, to the limits of the local rules in force: local rules win over anything written here. Earth is proved before the first power-up."
-      />
-      <CautionPlate label={cautionOf('roll-free-before-power').label} text={cautionOf('roll-free-before-power').text} />
+      {asked.has('electrical-check') && (
+        <CautionPlate
+          label="Electrical check"
+          text="Earth continuity, insulation and touch current are tested by a competent person with rated instruments, to the limits of the local rules in force: local rules win over anything written here. Earth is proved before the first power-up."
+        >
+          <Link component={NextLink} href={`/gauges/safety-test?job=${job.id}`} className="no-print">
+            Hold the readings against the limits
+          </Link>
+        </CautionPlate>
+      )}
+      {asked.has('pack-check') && <CautionPlate {...cautionOf(leadAcid ? 'lead-acid' : 'lithium-pack')} />}
+      {asked.has('roll-free') && <CautionPlate {...cautionOf('roll-free-before-power')} />}
       {job.proofs.map((p) =>
         p.quantity ? (
           <NumberProof key={p.item} proof={p} desk={desk} disabled={closed || busy} />
