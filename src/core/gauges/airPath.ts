@@ -11,6 +11,7 @@ import {
   USUAL_MOTOR,
 } from '../air/motorHeat';
 import { fromBase } from '../units/units';
+import { shownIn, type UnitSystem } from '../units/unitSystem';
 import { choice, quantity, type ValuesOf } from './fields';
 import { gauge, type Drawing, type Figure, type GaugeAnswer, type Note, type Surroundings } from './gauge';
 import { refuse } from './readFields';
@@ -134,7 +135,9 @@ export const airPath = gauge({
       v.sealed === undefined || v.free === undefined
         ? [{ sort: 'range', text: 'The healthy machine is the usual one of its sort: measure a twin to be surer.' }]
         : [];
-    return v.asks === 'clog' ? whereIsIt(v, fan, sections, notes, around) : whatIf(v, fan, sections, notes);
+    return v.asks === 'clog'
+      ? whereIsIt(v, fan, sections, notes, around)
+      : whatIf(v, fan, sections, notes, around.units ?? 'metric');
   },
 });
 
@@ -245,7 +248,7 @@ function inletFinding(v: Values, well: boolean): GaugeAnswer['feeds'] {
   };
 }
 
-function whatIf(v: Values, fan: Fan, sections: Section[], notes: Note[]): GaugeAnswer {
+function whatIf(v: Values, fan: Fan, sections: Section[], notes: Note[], units: UnitSystem): GaugeAnswer {
   // Loss goes with the square of the speed through what is still open; through felt a little less.
   const at = SECTION_IDS.indexOf(v.part!);
   const left = 1 - v.blocked! / 100;
@@ -263,19 +266,19 @@ function whatIf(v: Values, fan: Fan, sections: Section[], notes: Note[]): GaugeA
       label: 'Flow',
       value: now.mouthLs,
       quantity: 'flow',
-      remark: `${Math.round(100 * flow)} % of ${healthy.mouthLs.toFixed(1)} L/s`,
+      remark: `${Math.round(100 * flow)} % of ${shownIn('flow', healthy.mouthLs, units)}`,
     },
     {
       label: 'Vacuum at the motor',
       value: now.vacuumKPa.at(-1)!,
       quantity: 'pressure',
-      remark: `healthy ${healthy.vacuumKPa.at(-1)!.toFixed(1)} kPa`,
+      remark: `healthy ${shownIn('pressure', healthy.vacuumKPa.at(-1)!, units)}`,
     },
     {
       label: 'Suction at the neck',
       value: now.vacuumKPa[0]!,
       quantity: 'pressure',
-      remark: `healthy ${healthy.vacuumKPa[0]!.toFixed(2)} kPa`,
+      remark: `healthy ${shownIn('pressure', healthy.vacuumKPa[0]!, units)}`,
     },
     {
       label: 'Air power at the neck',

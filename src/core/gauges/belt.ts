@@ -2,6 +2,7 @@ import { beltLengthMm, centreForLengthMm, senseOf, twistStrain, wrapAngles, type
 import { shaftLoadN, slipTorqueNm, stretchOf, tensionN } from '../drive/elasticBelt';
 import { rollSpeedRpm, slipOf } from '../drive/rollSpeed';
 import { pitchDiameterMm, pitchOdds, teethInMesh } from '../drive/toothedBelt';
+import { shownIn, type UnitSystem } from '../units/unitSystem';
 import { choice, count, quantity, type ValuesOf } from './fields';
 import { gauge, type Figure, type GaugeAnswer, type Note } from './gauge';
 import { refuse } from './readFields';
@@ -100,10 +101,10 @@ export const belt = gauge({
     motorRpm: '12000',
     rollRpm: '3310',
   },
-  reckon: (v) => (v.sort === 'flat' ? flatBelt(v) : toothedBelt(v)),
+  reckon: (v, { units = 'metric' }) => (v.sort === 'flat' ? flatBelt(v, units) : toothedBelt(v, units)),
 });
 
-function flatBelt(v: Values): GaugeAnswer {
+function flatBelt(v: Values, units: UnitSystem): GaugeAnswer {
   const [d, D] = [v.drive!, v.driven!];
   if (v.centre <= (d + D) / 2) refuse('centre', 'The pulleys would touch: more than both radii together.');
   const pair = { driveMm: d, drivenMm: D, centreMm: v.centre };
@@ -122,7 +123,7 @@ function flatBelt(v: Values): GaugeAnswer {
     { label: 'Free length wanted', value: wanted, quantity: 'length', plusMinus: TAPE_SIGMA_MM },
   ];
   const notes: Note[] = [];
-  let says = `A belt of ${wanted.toFixed(0)} mm free length fits.`;
+  let says = `A belt of ${shownIn('length', wanted, units)} free length fits.`;
   let tone: GaugeAnswer['tone'] = 'plain';
   let lengthening: number | undefined;
   if (v.newLength !== undefined) {
@@ -211,13 +212,13 @@ function flatBelt(v: Values): GaugeAnswer {
   };
 }
 
-function toothedBelt(v: Values): GaugeAnswer {
+function toothedBelt(v: Values, units: UnitSystem): GaugeAnswer {
   const odds = pitchOdds(v.span!, v.spanTeeth!, v.caliper!, v.profile === 'any' ? undefined : v.profile);
   const first = odds[0];
-  const off = (v.span! / v.spanTeeth!).toFixed(3);
+  const off = shownIn('length', v.span! / v.spanTeeth!, units);
   if (!first)
     return {
-      says: `${off} mm from tooth to tooth is no standard pitch: count the pitches again.`,
+      says: `${off} from tooth to tooth is no standard pitch: count the pitches again.`,
       tone: 'doubt',
       figures: [
         {
@@ -257,7 +258,7 @@ function toothedBelt(v: Values): GaugeAnswer {
     if (Math.abs(centre - v.centre) > 0.01 * v.centre)
       notes.push({
         sort: 'advice',
-        text: `${whole} teeth want ${centre.toFixed(1)} mm; you measured ${v.centre.toFixed(1)} mm.`,
+        text: `${whole} teeth want ${shownIn('length', centre, units)}; you measured ${shownIn('length', v.centre, units)}.`,
       });
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;

@@ -1,4 +1,5 @@
 import type { Quantity } from '../units/units';
+import type { UnitSystem } from '../units/unitSystem';
 import type { Fields, RawValues, ValuesOf } from './fields';
 
 /** One computed number. */
@@ -102,6 +103,8 @@ export interface Surroundings {
   mainsV: number;
   /** Today in the shop's zone, `YYYY-MM-DD`. */
   today: string;
+  /** What the shop reads in, for the numbers within sentences; metric unless said. */
+  units?: UnitSystem;
   /** Told now and then how much is done, 0 to 1. */
   progress?: (done: number) => void;
 }

@@ -105,6 +105,12 @@ describe('belt', () => {
     const inch = answerOf('belt', exampleOf('belt', { centre: '6 in', drive: '1/2 in', driven: '1 1/2 in' }));
     inch.figures.forEach((f, i) => expect(f.value).toBeCloseTo(mm.figures[i]!.value!, 9));
   });
+  test('an inch shop reads inches within the sentences too', () => {
+    const raw = exampleOf('belt', { newLength: '', wornLength: '' });
+    const said = (units: 'metric' | 'inch') => reckon(gaugeById('belt')!, raw, { ...around, units }).answer!.says;
+    expect(said('metric')).toBe('A belt of 355 mm free length fits.');
+    expect(said('inch')).toBe('A belt of 14 in free length fits.');
+  });
   test('its pull goes into the bearing’s life', () => {
     const a = answerOf('belt', exampleOf('belt'));
     const life = answerOf('bearing', exampleOf('bearing', a.links![0]!.fill));

@@ -1,4 +1,5 @@
 import { concentrateL, coverageM2h, edgesLeft, tankHours } from '../scrubber/scrubber';
+import { shownIn } from '../units/unitSystem';
 import { choice, count, quantity } from './fields';
 import { gauge, type GaugeAnswer, type Note } from './gauge';
 import { refuse } from './readFields';
@@ -59,7 +60,7 @@ export const scrubber = gauge({
     edgeHours: '50 h',
     pressure: 'middle',
   },
-  reckon(v): GaugeAnswer {
+  reckon(v, { units = 'metric' }): GaugeAnswer {
     if (v.overlap >= v.width) refuse('overlap', 'Less than the width.');
     if (v.edgesUsed > 4 * v.blades) refuse('edgesUsed', `At most ${4 * v.blades}: four to a blade.`);
     const coverage = coverageM2h(v.width, v.overlap, v.pace, v.share / 100);
@@ -91,7 +92,7 @@ export const scrubber = gauge({
     });
     const fills = v.floor === undefined ? null : v.floor / (coverage * endurance);
     return {
-      says: `${coverage.toFixed(0)} m² an hour, ${endurance < 1 ? `${(60 * endurance).toFixed(0)} min` : `${endurance.toFixed(1)} h`} to a filling.`,
+      says: `${shownIn('area', coverage, units)} an hour, ${endurance < 1 ? `${(60 * endurance).toFixed(0)} min` : `${endurance.toFixed(1)} h`} to a filling.`,
       tone: left === 0 || v.pressure !== 'lowest' ? 'doubt' : 'plain',
       figures: [
         { label: 'Floor in an hour', value: coverage, quantity: 'area' },

@@ -1,4 +1,5 @@
 import { shimStacks } from '../motor/shimStacks';
+import { shownIn } from '../units/unitSystem';
 import { quantity, rows } from './fields';
 import { gauge, type GaugeAnswer } from './gauge';
 import { refuse } from './readFields';
@@ -20,8 +21,6 @@ const fields = {
   standOffLeast: quantity('length', 'Stand-off wanted, least', [-5, 20]),
   standOffMost: quantity('length', 'Stand-off wanted, most', [-5, 20]),
 };
-
-const mm = (x: number) => `${x.toFixed(2)} mm`;
 
 export const shims = gauge({
   id: 'shims',
@@ -49,7 +48,8 @@ export const shims = gauge({
     standOffLeast: '1.4 mm',
     standOffMost: '1.6 mm',
   },
-  reckon(v, { progress }): GaugeAnswer {
+  reckon(v, { progress, units = 'metric' }): GaugeAnswer {
+    const size = (x: number) => shownIn('length', x, units);
     if (v.floatLeast > v.floatMost) refuse('floatMost', 'Not less than the least.');
     if (v.standOffLeast > v.standOffMost) refuse('standOffMost', 'Not less than the least.');
     if (v.washers.reduce((n, w) => n + w.count, 0) > 40) refuse('washers', 'At most 40 washers in all.');
@@ -63,14 +63,16 @@ export const shims = gauge({
       },
       progress,
     );
-    const listed = (s: number[]) => (s.length === 0 ? 'none' : s.map((t) => t.toFixed(2)).join(' + '));
+    const listed = (s: number[]) => (s.length === 0 ? 'none' : s.map(size).join(' + '));
     const met = stacks.missMm === 0;
     const why = [
       ...(stacks.floatMm < v.floatLeast - 1e-9 || stacks.floatMm > v.floatMost + 1e-9
-        ? [`the float comes to ${mm(stacks.floatMm)}, wanted ${v.floatLeast} to ${v.floatMost}`]
+        ? [`the float comes to ${size(stacks.floatMm)}, wanted ${size(v.floatLeast)} to ${size(v.floatMost)}`]
         : []),
       ...(stacks.standOffMm < v.standOffLeast - 1e-9 || stacks.standOffMm > v.standOffMost + 1e-9
-        ? [`the stand-off comes to ${mm(stacks.standOffMm)}, wanted ${v.standOffLeast} to ${v.standOffMost}`]
+        ? [
+            `the stand-off comes to ${size(stacks.standOffMm)}, wanted ${size(v.standOffLeast)} to ${size(v.standOffMost)}`,
+          ]
         : []),
     ];
     return {
@@ -98,7 +100,7 @@ export const shims = gauge({
       notes: [
         ...(met
           ? []
-          : [{ sort: 'advice' as const, text: `Another washer of ${mm(stacks.missMm)} more or less would do it.` }]),
+          : [{ sort: 'advice' as const, text: `Another washer of ${size(stacks.missMm)} more or less would do it.` }]),
         {
           sort: 'advice',
           text: 'Washers go back at the end they came from; turn the shaft by hand before the screws are tight.',

@@ -31,6 +31,7 @@ export async function reckoned(db: Db, gauge: AnyGauge, body: unknown): Promise<
   const { answer, problems } = reckon(gauge, raw, {
     mainsV: shop.mains_v,
     today: dayInZone(new Date(), shop.zone),
+    units: shop.units,
   });
   refuseIf(problems ?? []);
   return answer!;

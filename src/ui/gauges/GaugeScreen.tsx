@@ -73,7 +73,7 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
     draft.keep(withoutFiles(gauge, next));
   };
   const raw = useMemo(() => withUnits(gauge, typed, units), [gauge, typed, units]);
-  const around = useMemo(() => ({ mainsV: desk.mainsV, today: desk.today }), [desk.mainsV, desk.today]);
+  const around = useMemo(() => ({ mainsV: desk.mainsV, today: desk.today, units }), [desk.mainsV, desk.today, units]);
   const { reckoned, working, cancel } = useReckoned(gauge, raw, around);
   const problems = useMemo(() => {
     const own = fieldProblems(name, raw);

@@ -37,7 +37,7 @@ export function ShimDrawing({ fan, commutator, floatMm, standOffMm, units }: Pro
       );
     });
   };
-  const words = (list: number[]) => (list.length ? list.map((t) => t.toFixed(2)).join(' + ') : 'none');
+  const words = (list: number[]) => (list.length ? list.map(size).join(' + ') : 'none');
   return (
     <Box
       component="svg"
