@@ -6,8 +6,7 @@ import {
   IsIn,
   IsInt,
   IsObject,
-  IsString,
-  Length,
+  IsUUID,
   Min,
   registerDecorator,
   ValidateIf,
@@ -79,8 +78,7 @@ export class TakeBackGaugeDto extends JobDeedDto {
 }
 
 export class KeepUsualDto {
-  @IsString()
-  @Length(1, 80)
+  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
   key!: string;
 
   @IsIn(IDS, { message: `One of ${IDS.join(', ')}.` })

@@ -56,7 +56,8 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
   const { units } = desk;
   const isFilled = Object.keys(filled).length > 0;
   const [typed, setTyped] = useState<RawValues>(() => ({ ...startOf(gauge, desk.usual[name]), ...filled }));
-  const [draft] = useState(() => draftKeeper(`gauge-${name}`));
+  // What is typed for one job is not another's.
+  const [draft] = useState(() => draftKeeper(`gauge-${name}${job ? `-${job.id}` : ''}`));
   const touched = useRef(isFilled);
   useEffect(() => {
     let here = true;
