@@ -74,7 +74,7 @@ export function BarsDrawing({ label, y, bars, limit }: Props) {
   const odd = bars.filter((b) => b.odd).map((b) => b.name);
   return (
     <Box>
-      <Typography component="h3" variant="body2" sx={{ fontWeight: 600 }}>
+      <Typography component="h2" variant="body2" sx={{ fontWeight: 600 }}>
         {label}
       </Typography>
       <Chart

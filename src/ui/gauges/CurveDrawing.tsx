@@ -69,7 +69,7 @@ export function CurveDrawing({ label, x, y, series, dates }: Props) {
   const words = series.map((s) => `${s.name}, ${s.points.length} points`).join('; ');
   return (
     <Box>
-      <Typography component="h3" variant="body2" sx={{ fontWeight: 600 }}>
+      <Typography component="h2" variant="body2" sx={{ fontWeight: 600 }}>
         {label}
       </Typography>
       <Chart option={option} height={30} label={`${label}: ${words}`} />

@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useState, type DragEvent } from 'react';
+import { useRef, useState, type DragEvent } from 'react';
 import { isAsked, type Field, type Fields, type FileField, type RawValues } from '@/core/gauges/fields';
 import { readField } from '@/core/gauges/readFields';
 import { unitFor, withUnit, type UnitSystem } from '@/core/units/unitSystem';
@@ -144,6 +144,7 @@ function FileDrop({
   problem: string | undefined;
   onText: (text: string) => void;
 }) {
+  const input = useRef<HTMLInputElement>(null);
   const [name, setName] = useState('');
   const [over, setOver] = useState(false);
   const [trouble, setTrouble] = useState('');
@@ -179,17 +180,16 @@ function FileDrop({
         flexWrap: 'wrap',
       }}
     >
-      <Button component="label" size="small">
+      <Button size="small" onClick={() => input.current?.click()}>
         {field.label} …
-        <Box
-          component="input"
-          type="file"
-          accept=".csv,.txt,text/csv,text/plain"
-          aria-label={field.label}
-          onChange={(e) => void take(e.target.files?.[0])}
-          sx={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-        />
       </Button>
+      <input
+        ref={input}
+        hidden
+        type="file"
+        accept=".csv,.txt,text/csv,text/plain"
+        onChange={(e) => void take(e.target.files?.[0])}
+      />
       <Typography variant="body2" role="status" sx={{ flex: 1, minWidth: 120 }}>
         {said ?? ''} {loaded === '' && 'Drop it here, or choose it.'}
       </Typography>
