@@ -34,14 +34,14 @@ export function LearningScreen({ learning, zone }: { learning: LearningView; zon
     [score],
   );
   return (
-    <Box sx={{ display: 'grid', gap: 2.5 }}>
+    <Box sx={{ display: 'grid', gap: 2.5, gridTemplateColumns: 'minmax(0, 1fr)' }}>
       <Typography component="h1" variant="h2">
         What the finder has learned
       </Typography>
       {learning.forecasts === 0 ? (
         <Empty>No finished job yet: each one handed back tells how right the finder was.</Empty>
       ) : (
-        <Box sx={{ display: 'grid', gap: 2.5, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' } }}>
+        <Box sx={{ display: 'grid', gap: 2.5, gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' } }}>
           <Box component="section" aria-label="Honesty" sx={{ minWidth: 0 }}>
             <Typography component="h2" variant="h3">
               When it said so much, how often was it so?
@@ -83,7 +83,11 @@ function Priors({ kinds }: { kinds: LearningView['kinds'] }) {
   const kind = kinds.find((k) => k.kind === chosen)!;
   const rows = all ? kind.faults : kind.faults.slice(0, SHOWN);
   return (
-    <Box component="section" aria-label="Before anything is known" sx={{ display: 'grid', gap: 1 }}>
+    <Box
+      component="section"
+      aria-label="Before anything is known"
+      sx={{ display: 'grid', gap: 1, gridTemplateColumns: 'minmax(0, 1fr)' }}
+    >
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
         <Typography component="h2" variant="h3">
           How likely, before anything is known
@@ -93,7 +97,7 @@ function Priors({ kinds }: { kinds: LearningView['kinds'] }) {
           label="Kind"
           value={chosen}
           onChange={(e) => setChosen(e.target.value)}
-          sx={{ flex: '0 1 420px', ml: { sm: 'auto' } }}
+          sx={{ flex: '0 1 420px', minWidth: 0, ml: { sm: 'auto' } }}
         >
           {kinds.map((k) => (
             <MenuItem key={k.kind} value={k.kind}>
