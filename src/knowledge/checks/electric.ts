@@ -151,7 +151,7 @@ export const electricChecks: CheckText[] = [
     'battery',
     [
       'Pack open only where that is allowed, insulated tools.',
-      'Volts of every cell; type highest less lowest in mV.',
+      'Volts of every cell; type highest less lowest with its unit: 80 mV.',
       'One weak cell ends the run.',
     ],
     [
