@@ -1,4 +1,4 @@
-import { aspectTables, jointOutcomes, likeliest, pin } from './aspectTables';
+import { aspectTables, jointOutcomes, likeliest } from './aspectTables';
 import { finishingCourse, type FinishingInput } from './finishingCourse';
 import type { Network } from './network';
 
@@ -93,14 +93,9 @@ export function rankActions(input: RankInput): Ranking {
     let covered = 0;
     const leads: (Lead & { w: Float64Array; proved: ReadonlySet<number>; repaired: ReadonlySet<number> })[] = [];
     for (const { levels, probability, weights: w } of jointOutcomes(tablesOf[index]!, from, RARE_OUTCOME)) {
-      const gone = action.repairs !== undefined && levels[0]?.level === 0;
-      const shown = gone
-        ? [action.repairs!]
-        : action.proves
-          ? levels.flatMap((l) => action.proves!(l.finding, l.level))
-          : [];
-      if (false) pin(w, sets, shown);
+      const shown = action.proves ? levels.flatMap((l) => action.proves!(l.finding, l.level)) : [];
       const provedNow = shown.length ? new Set([...settled, ...shown]) : settled;
+      const gone = action.repairs !== undefined && levels[0]?.level === 0;
       const repaired = gone ? new Set([action.repairs!]) : nobody;
       const rest = course(w, provedNow, repaired, action.openAfter);
       after += probability * rest.minutes;

@@ -71,6 +71,7 @@ describe('lines', () => {
     [dated, '2026-03-14', /size is missing/],
     [dated, Array(4).fill('2026-03-14 8 mm'), /At most 3/],
     [flat, '5', /At least 2; there is 1/],
+    [dated, `2026-03-14${' '.repeat(100_000)}8 mm`, /Line 1 is too long/],
     [dated, 7, /Lines of text/],
     [dated, [{}], /Line 1 cannot be read/],
   ])('%# is refused with its line', (field, raw, message) => {

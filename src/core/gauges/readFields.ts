@@ -111,6 +111,9 @@ function cellsOf(line: string, columns: number): string[] {
   return match ? [match[1]!, match[2]!] : [line.trim()];
 }
 
+/** Characters of one line; longer ones are not looked into. */
+const MOST_LINE = 200;
+
 function readRows(field: RowsField, raw: unknown): ReadField {
   const names = Object.keys(field.columns);
   const lines = Array.isArray(raw) ? raw : typeof raw === 'string' ? linesOf(field, raw) : null;
@@ -118,6 +121,7 @@ function readRows(field: RowsField, raw: unknown): ReadField {
   if (lines.length > field.maxRows) return { problem: `At most ${field.maxRows} of them.` };
   const found: Record<string, number | string>[] = [];
   for (const [i, line] of lines.entries()) {
+    if (typeof line === 'string' && line.length > MOST_LINE) return { problem: `Line ${i + 1} is too long.` };
     const cells =
       typeof line === 'string' ? cellsOf(line, names.length) : typeof line === 'number' ? [String(line)] : null;
     if (!cells || cells.length > names.length)

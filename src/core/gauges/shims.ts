@@ -1,4 +1,4 @@
-import { shimStacks } from '../motor/shimStacks';
+import { shimStacks, type ShimStacks } from '../motor/shimStacks';
 import { shownIn } from '../units/unitSystem';
 import { quantity, rows } from './fields';
 import { gauge, type GaugeAnswer } from './gauge';
@@ -52,16 +52,17 @@ export const shims = gauge({
     const size = (x: number) => shownIn('length', x, units);
     if (v.floatLeast > v.floatMost) refuse('floatMost', 'Not less than the least.');
     if (v.standOffLeast > v.standOffMost) refuse('standOffMost', 'Not less than the least.');
-    if (v.washers.reduce((n, w) => n + w.count, 0) > 40) refuse('washers', 'At most 40 washers in all.');
-    const stacks = shimStacks(
-      v.washers.map((w) => ({ thicknessMm: w.thickness, count: w.count })),
-      {
-        gapMm: v.gap,
-        floatMm: [v.floatLeast, v.floatMost],
-        standOffMm: v.standOff,
-        standOffWantedMm: [v.standOffLeast, v.standOffMost],
-      },
-      progress,
+    const stacks = search(() =>
+      shimStacks(
+        v.washers.map((w) => ({ thicknessMm: w.thickness, count: w.count })),
+        {
+          gapMm: v.gap,
+          floatMm: [v.floatLeast, v.floatMost],
+          standOffMm: v.standOff,
+          standOffWantedMm: [v.standOffLeast, v.standOffMost],
+        },
+        progress,
+      ),
     );
     const listed = (s: number[]) => (s.length === 0 ? 'none' : s.map(size).join(' + '));
     const met = stacks.missMm === 0;
@@ -119,3 +120,13 @@ export const shims = gauge({
     };
   },
 });
+
+/** Too many to try is said at the field. */
+function search(work: () => ShimStacks): ShimStacks {
+  try {
+    return work();
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return refuse('washers', error.message);
+  }
+}

@@ -57,7 +57,7 @@ export const winding = gauge({
     },
     {
       text: 'Copper: resistance in proportion to temperature + 234.5 °C.',
-      source: 'IEC 60034-1, method of resistance.',
+      source: 'IEC 60335-1, method of resistance, from memory.',
     },
     { text: 'Twins agree within 5 % and the meters’ uncertainty.', source: 'Common practice, no source.' },
     { text: 'Brush hours: wear in proportion to running.', source: 'Common practice, no source.' },

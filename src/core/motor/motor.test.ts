@@ -7,7 +7,7 @@ import { shimStacks, type ShimWish, type Washer } from './shimStacks';
 import { atTemperature, windingTemperatureC } from './winding';
 
 describe('copper', () => {
-  // IEC 60034-1: 234.5 °C. Copper rises 0.393 % per kelvin at 20 °C (IEC 60028), which is 1/(234.5 + 20).
+  // IEC 60335-1 (from memory): 234.5 °C. Copper rises 0.393 % per kelvin at 20 °C (IEC 60028), which is 1/(234.5 + 20).
   test('rises as IEC 60028 has it', () => {
     expect(atTemperature(1, 20, 21) - 1).toBeCloseTo(0.00393, 5);
     expect(windingTemperatureC(1, 20, atTemperature(1, 20, 85))).toBeCloseTo(85, 9);
@@ -107,5 +107,9 @@ describe('shims', () => {
       { seed: 5 },
     );
     expect(() => shimStacks([{ thicknessMm: 0.1, count: 41 }], {} as ShimWish)).toThrow(RangeError);
+    // A drawer full of thicknesses has millions of stacks: refused at once, not tried until the memory is full.
+    const drawer = Array.from({ length: 12 }, (_, i) => ({ thicknessMm: 0.05 + 0.013 * i, count: 3 }));
+    const wish: ShimWish = { gapMm: 12, floatMm: [0.1, 0.2], standOffMm: 0, standOffWantedMm: [3, 3.1] };
+    expect(() => shimStacks(drawer, wish)).toThrow(/leave some thicknesses out/);
   });
 });

@@ -25,8 +25,10 @@ export interface ShimStacks {
 
 /** Sums within a micrometre are the same sum. */
 const UNIT = 1000;
-/** More of one sum than this is never needed. */
+/** More washers than this are a drawer, not a choice. */
 const MOST_WASHERS = 40;
+/** Different stacks for one end that can be tried against each other. */
+const MOST_STACKS = 6000;
 
 /** How many of each washer. */
 type Mix = number[];
@@ -35,7 +37,7 @@ type Mix = number[];
  * Washers for both ends: exact search over all mixes by the sums they reach, the fewest washers first. When both wishes
  * cannot be met the nearest miss is given (least sum of what is out of range).
  * @param progress told how much is done, 0 to 1
- * @throws RangeError for more than 40 washers or 12 thicknesses: that is a drawer, not a choice
+ * @throws RangeError for more than 40 washers, 12 thicknesses or 6000 different stacks that fit into the gap
  */
 export function shimStacks(washers: Washer[], wish: ShimWish, progress?: (done: number) => void): ShimStacks {
   if (washers.length > 12 || washers.reduce((n, w) => n + w.count, 0) > MOST_WASHERS)
@@ -84,6 +86,8 @@ function allMixes(washers: Washer[], units: number[], most: number): { mix: Mix;
         count: m.count + n,
       })).filter((x) => x.sum <= most),
     );
+    if (mixes.length > MOST_STACKS)
+      throw new RangeError('So many stacks fit that they cannot all be tried: leave some thicknesses out.');
   });
   return mixes.sort((a, b) => a.sum - b.sum || a.count - b.count);
 }
