@@ -44,12 +44,6 @@ export function beltLengthMm(run: BeltRun, pair: PulleyPair): number {
   return run === 'quarter-turn' ? quarterTurnLengthMm(pair) : crossedLengthMm(pair);
 }
 
-/** Belt length by the handbook approximation, mm: `2C + π(D+d)/2 + (D∓d)²/4C`. Good to 0.01 % for small angles. */
-export function handbookLengthMm(run: 'open' | 'crossed', { driveMm, drivenMm, centreMm }: PulleyPair): number {
-  const across = run === 'open' ? drivenMm - driveMm : drivenMm + driveMm;
-  return 2 * centreMm + (Math.PI / 2) * (drivenMm + driveMm) + across ** 2 / (4 * centreMm);
-}
-
 /**
  * Centre distance at which a belt of this length just fits, mm, by bisection to 1e-9 mm.
  * @throws RangeError when the belt is too short for the pulleys

@@ -1,5 +1,6 @@
 import { fanVacuumKPa, workingPoint, type Fan, type Section, type SetUp } from '../air/airPath';
 import { airPowerW, airWattsF558 } from '../air/airPower';
+import { ductLossKPa } from '../air/friction';
 import { HEALTHY, healthySections, SECTION_IDS, SECTION_LABELS, type MachineSort } from '../air/healthyMachines';
 import { locateBlockage, type AirFinding, type VacuumReading } from '../air/locateBlockage';
 import {
@@ -24,6 +25,10 @@ const reading = { ...clog, optional: true } as const;
 const filter = { when: { field: 'asks', is: ['filter'] } } as const;
 const power = { when: { field: 'asks', is: ['power'] } } as const;
 
+/** Ribs of a stretch hose, mm. Common practice, no source. */
+const HOSE_ROUGHNESS_MM = 0.8;
+const path = { optional: true, when: { field: 'asks', is: ['clog', 'filter'] } } as const;
+
 const fields = {
   asks: choice('What is asked', {
     clog: 'Clog or leak?',
@@ -36,6 +41,8 @@ const fields = {
     hint: 'of a twin or the plate; else as usual for the sort',
   }),
   free: quantity('flow', 'Free flow, healthy', [2, 200], { optional: true }),
+  bore: quantity('length', 'Hose bore', [10, 120], { ...path, hint: 'with its length: the hose by its own friction' }),
+  hoseLength: quantity('length', 'Hose length', [100, 30_000], { ...path, unit: 'm' }),
   meter: quantity('pressure', 'Gauge good to', [0.01, 3], clog),
   open0: quantity('pressure', 'All on, at the neck', [0, 60], reading),
   open1: quantity('pressure', 'All on, wand’s upper end', [0, 60], reading),
@@ -94,6 +101,10 @@ export const airPath = gauge({
       source: 'Any handbook of fluid mechanics; shares per part are common practice, no source.',
     },
     {
+      text: 'A hose by its bore and length: Darcy–Weisbach with the friction factor of Colebrook–White, ribs of 0.8 mm.',
+      source: 'Any handbook of fluid mechanics; the ribs are common practice, no source.',
+    },
+    {
       text: 'Clog, leak or weak motor: every single fault in every size against the readings, by Bayes’ rule; healthy machines differ by 5 %.',
       source: 'Bayes’ rule; the 5 % is common practice, no source.',
     },
@@ -130,7 +141,12 @@ export const airPath = gauge({
     if (v.asks === 'power') return airPower(v);
     const usual = HEALTHY[v.machine].fan;
     const fan = { sealedKPa: v.sealed ?? usual.sealedKPa, freeLs: v.free ?? usual.freeLs };
-    const sections = healthySections(v.machine, fan);
+    const workingLs = (HEALTHY[v.machine].workingLs / usual.freeLs) * fan.freeLs;
+    const sections = healthySections(v.machine, fan).map((s) =>
+      s.id === 'hose' && v.bore !== undefined && v.hoseLength !== undefined
+        ? { ...s, loss: ductLossKPa(workingLs, v.bore, v.hoseLength, HOSE_ROUGHNESS_MM) / workingLs ** s.exponent }
+        : s,
+    );
     const notes: Note[] =
       v.sealed === undefined || v.free === undefined
         ? [{ sort: 'range', text: 'The healthy machine is the usual one of its sort: measure a twin to be surer.' }]

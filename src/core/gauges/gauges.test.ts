@@ -158,6 +158,15 @@ describe('roll', () => {
   });
 });
 
+describe('air path', () => {
+  test('a narrow, long hose of its own loses more than the usual one, and so lets less through', () => {
+    const raw = exampleOf('air-path', { asks: 'filter', blocked: '0', part: 'filter' });
+    const flow = (more: RawValues) => figure(answerOf('air-path', { ...raw, ...more }), 'Flow')!;
+    expect(flow({ bore: '25 mm', hoseLength: '3 m' })).toBeLessThan(flow({ bore: '38 mm', hoseLength: '3 m' }));
+    expect(flow({ bore: '38 mm', hoseLength: '6' })).toBeLessThan(flow({ bore: '38 mm', hoseLength: '2' }));
+  });
+});
+
 describe('supply, safety, winding', () => {
   test('116 V is a supply, 38 V a ghost to a meter of high impedance, 90 V low, 1 V nothing', () => {
     const read = (volts: string, impedance = 'high') =>

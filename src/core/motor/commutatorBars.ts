@@ -31,15 +31,3 @@ export function oddBars(ohms: readonly number[]): { median: number; spread: numb
   const spread = Math.max(...ohms.map((x) => Math.abs(x - middle))) / middle;
   return { median: middle, spread, odd };
 }
-
-/**
- * Readings between neighbouring bars of a lap winding of equal coils: each coil lies beside all the others in series.
- * For a coil that is open only the way round is left, `(n−1)·r`.
- */
-export function barReadings(coils: readonly number[]): number[] {
-  return coils.map((r, i) => {
-    const round = coils.reduce((sum, x, j) => (j === i ? sum : sum + x), 0);
-    if (r === Infinity) return round;
-    return round === Infinity ? r : (r * round) / (r + round);
-  });
-}

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { medianAbsoluteDeviation } from 'simple-statistics';
 import { seededRandom } from '../diagnosis/seededRandom';
 import { brushHoursLeft } from './brushLife';
-import { barReadings, oddBars } from './commutatorBars';
+import { oddBars } from './commutatorBars';
 import { shimStacks, type ShimWish, type Washer } from './shimStacks';
 import { atTemperature, windingTemperatureC } from './winding';
 
@@ -13,6 +13,18 @@ describe('copper', () => {
     expect(windingTemperatureC(1, 20, atTemperature(1, 20, 85))).toBeCloseTo(85, 9);
   });
 });
+
+/**
+ * Readings between neighbouring bars of a lap winding of equal coils: each coil lies beside all the others in series.
+ * For a coil that is open only the way round is left, `(n−1)·r`.
+ */
+function barReadings(coils: readonly number[]): number[] {
+  return coils.map((r, i) => {
+    const round = coils.reduce((sum, x, j) => (j === i ? sum : sum + x), 0);
+    if (r === Infinity) return round;
+    return round === Infinity ? r : (r * round) / (r + round);
+  });
+}
 
 describe('bar to bar', () => {
   // A lap winding of equal coils, worked from its circuit: a coil beside all the others in series.
