@@ -99,6 +99,55 @@ test('a discharge log of 100,000 lines is dropped and reckoned off the interface
   await expect(result(page).getByRole('img', { name: /^Voltage during the discharge/ })).toBeVisible();
 });
 
+test('a kept discharge log is opened again from its job and reckons the same', async ({ page }) => {
+  await takeInStranger(page, {
+    model: /Tussock Rush/,
+    name: 'Bryn Tallow',
+    words: 'It runs for a minute.',
+    complaints: ['Runs a short time only'],
+  });
+  await page.getByRole('link', { name: 'Measure something with a gauge' }).click();
+  await page.getByRole('link', { name: /^Pack/ }).click();
+  await page.getByRole('button', { name: 'Discharge log', exact: true }).click();
+  await fill(page, { 'Ends at, V': '18', 'Rated capacity, Ah': '2.5' });
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from('0,25,2\n1800,21,2\n3600,18,2') });
+  await expect(result(page)).toContainText('2.00 Ah, 80 % of the rating');
+  await page.getByRole('button', { name: 'Keep with job' }).click();
+  await expect(page.getByRole('button', { name: /^Kept with job/ })).toBeVisible();
+  await page.getByRole('link', { name: /^Job \d+/ }).click();
+  await page.getByRole('region', { name: 'Gauges' }).getByRole('link', { name: 'Pack' }).click();
+  await expect(result(page)).toContainText('2.00 Ah, 80 % of the rating');
+});
+
+test('an inch shop reads inches, and millimetres under the pointer', async ({ page, baseURL }) => {
+  const shop = async (units: 'metric' | 'inch') => {
+    const now = (await (await page.request.get('/api/v1/shop')).json()) as Record<string, unknown>;
+    const { name, zone, mainsV, paper, benches, version } = now;
+    const answer = await page.request.post('/api/v1/shop', {
+      data: { name, zone, mainsV, paper, benches, version, units, key: crypto.randomUUID() },
+      headers: { origin: baseURL! },
+    });
+    expect(answer.ok()).toBe(true);
+  };
+  await shop('inch');
+  try {
+    await page.goto('/gauges/belt');
+    await fill(page, {
+      'Centre distance, in': '6',
+      'Drive shaft or pulley, in': '1/2',
+      'Roll’s belt track, in': '1 1/2',
+      'Width, in': '3/8',
+      'Thickness, in': '2 mm',
+    });
+    await expect(result(page)).toContainText('A belt of 14.1 in free length fits.');
+    await expect(result(page).getByTitle('387 mm')).toHaveText('15.2 in');
+  } finally {
+    await shop('metric');
+  }
+});
+
 test('the clog is named, one gauge fills another, and the example and sources are at hand', async ({ page }) => {
   await page.goto('/gauges/air-path');
   await page.getByRole('button', { name: 'Fill in the worked example' }).click();

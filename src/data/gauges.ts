@@ -1,39 +1,49 @@
 import type { Db } from './database';
 
-export interface GaugeResultRow {
+/** A kept result as the job shows it. */
+export interface KeptLine {
   id: number;
-  job_id: number;
   gauge: string;
   method_version: number;
-  inputs: Record<string, unknown>;
-  answer: Record<string, unknown>;
+  says: string;
   at: Date;
   person: string | null;
 }
 
 export async function insertGaugeResult(
   db: Db,
-  row: Omit<GaugeResultRow, 'id' | 'at' | 'person' | 'inputs' | 'answer'> & {
-    inputs: object;
-    answer: object;
-    person_id: number;
-  },
+  row: { job_id: number; gauge: string; method_version: number; inputs: object; answer: object; person_id: number },
+  files: Record<string, string>,
 ): Promise<void> {
-  await db('gauge_result').insert({
-    ...row,
-    inputs: JSON.stringify(row.inputs),
-    answer: JSON.stringify(row.answer),
-  });
+  const [inserted] = await db('gauge_result')
+    .insert({ ...row, inputs: JSON.stringify(row.inputs), answer: JSON.stringify(row.answer) })
+    .returning('id');
+  const kept = Object.entries(files).map(([field, content]) => ({ result_id: inserted.id, field, content }));
+  if (kept.length) await db('gauge_file').insert(kept);
 }
 
-/** What is kept with a job and was not taken back, oldest first. */
-export async function gaugeResultsOf(db: Db, jobId: number): Promise<GaugeResultRow[]> {
+/** What a kept result was reckoned from, its files with it; undefined when it is not kept with this job. */
+export async function gaugeInputsOf(db: Db, jobId: number, id: number) {
+  const row = await db('gauge_result')
+    .where({ job_id: jobId, id })
+    .whereNull('taken_back_at')
+    .first<{ gauge: string; inputs: Record<string, unknown> } | undefined>('gauge', 'inputs');
+  if (!row) return undefined;
+  const files = await db('gauge_file').where({ result_id: id }).select<{ field: string; content: string }[]>('*');
+  return { gauge: row.gauge, inputs: { ...row.inputs, ...Object.fromEntries(files.map((f) => [f.field, f.content])) } };
+}
+
+/** What is kept with a job and was not taken back, oldest first, in a line each. */
+export async function gaugeResultsOf(db: Db, jobId: number): Promise<KeptLine[]> {
   return db('gauge_result')
     .leftJoin('person', 'person.id', 'gauge_result.person_id')
     .where({ job_id: jobId })
     .whereNull('taken_back_at')
     .orderBy('gauge_result.id')
-    .select('gauge_result.*', { person: 'person.name' });
+    .select('gauge_result.id', 'gauge', 'method_version', 'at', {
+      person: 'person.name',
+      says: db.raw("answer ->> 'says'"),
+    });
 }
 
 /** @returns whether it was there and in force */

@@ -350,8 +350,8 @@ function curves(fan: Fan, healthy: Section[], now: Section[]): Drawing {
   return {
     draw: 'chart',
     label: 'Fan and path: where they meet',
-    x: 'L/s',
-    y: 'kPa',
+    x: 'flow',
+    y: 'pressure',
     series: [
       { name: 'fan', as: 'line', points: flows.map((q) => [q, fanVacuumKPa(fan, q)]) },
       { name: 'path, healthy', as: 'limit', points: path(healthy) },
@@ -367,8 +367,8 @@ function heatCurve(motor: typeof USUAL_MOTOR & { roomC: number }, flow: number):
   return {
     draw: 'chart',
     label: 'Motor temperature from cold',
-    x: 'min',
-    y: '°C',
+    x: 'time',
+    y: 'temperature',
     series: [
       { name: 'healthy', as: 'limit', points: run(1) },
       { name: 'now', as: 'line', points: run(flow) },

@@ -138,8 +138,8 @@ function byWeighing(v: Values): GaugeAnswer {
       {
         draw: 'chart',
         label: 'Weight while drying',
-        x: 'h',
-        y: 'g',
+        x: 'duration',
+        y: 'mass',
         series: [
           { name: 'by the fit', as: 'line', points: curve },
           { name: 'weighed', as: 'points', points: points.map((p): [number, number] => [p.hours, p.grams]) },

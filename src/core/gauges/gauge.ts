@@ -45,7 +45,7 @@ export interface Circle {
 
 /** What the screen draws, in numbers. */
 export type Drawing =
-  | { draw: 'chart'; label: string; x: string; y: string; series: Series[]; dates?: boolean }
+  | { draw: 'chart'; label: string; x: Quantity | 'date'; y: Quantity; series: Series[] }
   | { draw: 'bars'; label: string; y: string; bars: { name: string; value: number; odd?: boolean }[]; limit?: number }
   | {
       draw: 'belt';

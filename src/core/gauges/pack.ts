@@ -167,8 +167,8 @@ function capacity(v: Values, { progress }: Surroundings): GaugeAnswer {
       {
         draw: 'chart',
         label: 'Voltage during the discharge',
-        x: 'h',
-        y: 'V',
+        x: 'duration',
+        y: 'voltage',
         series: [
           { name: 'pack', as: 'line', points: found.picture },
           {

@@ -116,9 +116,8 @@ export const roll = gauge({
         {
           draw: 'chart',
           label: 'Bristle stand-out against time',
-          x: '',
-          y: 'mm',
-          dates: true,
+          x: 'date',
+          y: 'length',
           series: [
             {
               name: 'by the line',

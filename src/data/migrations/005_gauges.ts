@@ -19,6 +19,14 @@ create table gauge_result (
 create index gauge_result_job on gauge_result (job_id, id);
 select audit_these('gauge_result');
 
+-- A file that was reckoned from, such as a discharge log: it is long, and the audit keeps the answer, not this.
+create table gauge_file (
+  result_id bigint not null references gauge_result on delete cascade,
+  field text not null,
+  content text not null,
+  primary key (result_id, field)
+);
+
 create table part_size (
   code text not null references part on delete cascade,
   name text not null,

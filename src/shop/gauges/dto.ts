@@ -14,7 +14,6 @@ import {
 } from 'class-validator';
 import { gauges, type AnyGauge } from '@/core/gauges/catalogue';
 import { isAsked, type Field, type RawValues } from '@/core/gauges/fields';
-import type { GaugeAnswer } from '@/core/gauges/gauge';
 import { readField, type GaugeProblem } from '@/core/gauges/readFields';
 import { JobDeedDto } from '../jobDeed/dto';
 
@@ -105,8 +104,7 @@ export interface KeptGauge {
   id: number;
   gauge: string;
   version: number;
-  inputs: RawValues;
-  answer: GaugeAnswer;
+  says: string;
   at: string;
   by: string | null;
 }

@@ -11,7 +11,7 @@ import { ProblemError } from '../problem';
 import { furnishShop, newJobDto } from '../scene.fixture';
 import { takeIn } from '../takeIn/takeIn';
 import { fieldProblems } from './dto';
-import { gaugeDesk, keepUsual, matchedParts, reckonGauge } from './gauges';
+import { gaugeDesk, keepUsual, keptInputs, matchedParts, reckonGauge } from './gauges';
 import { keepGauge, takeBackGauge } from './keepGauge';
 
 let db: Knex;
@@ -90,8 +90,10 @@ test('whatever is sent, it is a 400 with fields, never a fault', async () => {
 test('kept with the job: inputs as typed, the answer, the method’s version; it answers the finder’s check', async () => {
   const id = await newJob();
   const view = await keep(id, 'belt', belt, ['finding']);
-  expect(view.gauges).toMatchObject([{ gauge: 'belt', version: 1, inputs: belt, by: person.name }]);
-  expect(view.gauges[0]!.answer.says).toMatch(/^Worn out/);
+  expect(view.gauges).toMatchObject([{ gauge: 'belt', version: 1, by: person.name }]);
+  expect(view.gauges[0]!.says).toMatch(/^Worn out/);
+  expect(await keptInputs(id, view.gauges[0]!.id, 'belt')).toEqual(belt);
+  expect(await keptInputs(id, view.gauges[0]!.id, 'bearing')).toBeUndefined();
   expect(view.findings.at(-1)).toMatchObject({ check: 'belt-against-new', unit: '%' });
   const past = await machineTimeline(view.machine.tag, {});
   expect(past.rows.map((t) => t.text)).toEqual(expect.arrayContaining([expect.stringMatching(/^Belt: Worn out/)]));
@@ -104,6 +106,19 @@ test('kept with the job: inputs as typed, the answer, the method’s version; it
   expect(
     (await refusal(takeBackGauge(person, id, { key: randomUUID(), version: again.version, result: 999 }))).status,
   ).toBe(400);
+});
+
+test('a discharge log is kept beside its result and reckons the same again; the job and the audit stay short', async () => {
+  const id = await newJob();
+  const file = Array.from({ length: 20_000 }, (_, i) => `${i},${(25 - i / 2500).toFixed(3)},2`).join('\n');
+  const inputs = { asks: 'log', file, cutOff: '18', rated: '12' };
+  const view = await keep(id, 'pack', inputs);
+  expect(JSON.stringify(view).length).toBeLessThan(file.length / 2);
+  const again = await keptInputs(id, view.gauges[0]!.id, 'pack');
+  expect(again).toEqual(inputs);
+  expect((await reckonGauge('pack', again)).says).toBe(view.gauges[0]!.says);
+  const [audit] = await db('audit').where({ row_of: 'gauge_result', job_id: id }).select('after');
+  expect(JSON.stringify(audit.after)).not.toContain('12345,');
 });
 
 test('a wait and a plan begin from what was measured', async () => {

@@ -3,7 +3,7 @@ import type { RawValues } from '@/core/gauges/fields';
 import type { GaugeAnswer } from '@/core/gauges/gauge';
 import { matchParts } from '@/core/stores/matchParts';
 import { database, type Db } from '@/data/database';
-import { gaugeResultsOf, gaugeUsual, partsNear, putGaugeUsual } from '@/data/gauges';
+import { gaugeInputsOf, gaugeResultsOf, gaugeUsual, partsNear, putGaugeUsual } from '@/data/gauges';
 import { shopSettings } from '@/data/shopSettings';
 import type { Person } from '../access/person';
 import { deed } from '../deed/deed';
@@ -43,11 +43,16 @@ export async function keptGauges(db: Db, jobId: number): Promise<KeptGauge[]> {
     id: r.id,
     gauge: r.gauge,
     version: r.method_version,
-    inputs: r.inputs,
-    answer: r.answer as unknown as GaugeAnswer,
+    says: r.says,
     at: r.at.toISOString(),
     by: r.person,
   }));
+}
+
+/** What a kept result of a job was reckoned from, to reckon it anew; undefined when it is not there. */
+export async function keptInputs(jobId: number, id: number, gauge: string): Promise<RawValues | undefined> {
+  const kept = await gaugeInputsOf(database(), jobId, id);
+  return kept?.gauge === gauge ? kept.inputs : undefined;
 }
 
 /** What a gauge's screen starts from. */

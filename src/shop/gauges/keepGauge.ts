@@ -26,18 +26,18 @@ export function keepGauge(person: Person, jobId: number, dto: KeepGaugeDto) {
     const use = [...new Set(dto.use)];
     const lacking = use.filter((u) => feeds[u] === undefined);
     refuseIf(lacking.map((u) => ({ field: 'use', message: `This result is no ${u}.` })));
-    // A file would fill the job's book: the answer keeps what was in it.
-    const inputs = Object.fromEntries(
-      Object.entries(dto.inputs).filter(([name]) => gauge.fields[name]?.sort !== 'file'),
+    // A file stands beside the result: the job is read often, and the file only when the result is opened again.
+    const isFile = ([name]: [string, unknown]) => gauge.fields[name]?.sort === 'file';
+    const all = Object.entries(dto.inputs);
+    const inputs = Object.fromEntries(all.filter((e) => !isFile(e)));
+    const files = Object.fromEntries(
+      all.flatMap(([name, value]) =>
+        isFile([name, value]) && typeof value === 'string' && value !== '' ? [[name, value]] : [],
+      ),
     );
-    await insertGaugeResult(db, {
-      job_id: job.id,
-      gauge: gauge.id,
-      method_version: gauge.version,
-      inputs,
-      answer,
-      person_id: person.id,
-    });
+    const { id, version } = gauge;
+    const row = { job_id: job.id, gauge: id, method_version: version, inputs, answer, person_id: person.id };
+    await insertGaugeResult(db, row, files);
     await tell('reading', `${gauge.label}: ${answer.says}`);
     if (use.includes('finding')) await answerChecks(scene, [feeds.finding!]);
     if (use.includes('wait')) await beginWait(scene, { ...feeds.wait!, hours: Math.ceil(feeds.wait!.hours * 10) / 10 });

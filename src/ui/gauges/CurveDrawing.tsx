@@ -4,17 +4,23 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useCallback } from 'react';
 import type { Drawing } from '@/core/gauges/gauge';
+import { fromBase } from '@/core/units/units';
+import { shownIn, unitFor, type UnitSystem } from '@/core/units/unitSystem';
 import { Chart } from '../parts/Chart';
 import { fonts, type BenchColours } from '../theme/palette';
 
-type Props = Extract<Drawing, { draw: 'chart' }>;
+type Props = Extract<Drawing, { draw: 'chart' }> & { units: UnitSystem };
 
-/** Curves and points: lines are drawn full, limits and what is healthy dashed, readings as rings. */
-export function CurveDrawing({ label, x, y, series, dates }: Props) {
+/** Curves and points in the shop's units, the other system under the pointer: lines are drawn full, limits and what is healthy dashed, readings as rings. */
+export function CurveDrawing({ label, x, y, series, units }: Props) {
+  const dates = x === 'date';
   const option = useCallback(
     (colours: BenchColours) => {
       const strokes = [colours.lines.drive, colours.lines.air, colours.lines.power];
       let line = 0;
+      const along = (q: typeof x, value: number) =>
+        q === 'date' ? value : Number(fromBase(q, value, unitFor(q, units)).toPrecision(6));
+      const other = units === 'inch' ? 'metric' : 'inch';
       const axis = (name: string, middle: boolean) => ({
         type: 'value',
         name,
@@ -28,11 +34,19 @@ export function CurveDrawing({ label, x, y, series, dates }: Props) {
         textStyle: { fontFamily: fonts.text, color: colours.ink },
         grid: { left: 52, right: 18, top: 44, bottom: 42 },
         legend: { top: 0, left: 0, itemGap: 14, textStyle: { color: colours.ink, fontFamily: fonts.text } },
-        tooltip: { trigger: 'item', valueFormatter: (v: unknown) => String(v) },
-        xAxis: dates ? { ...axis('', true), type: 'time' } : { ...axis(x, true), min: 'dataMin' },
-        yAxis: { ...axis(y, false), scale: true },
+        tooltip: {
+          trigger: 'item',
+          formatter: ({ seriesIndex, dataIndex }: { seriesIndex: number; dataIndex: number }) => {
+            const [px, py] = series[seriesIndex]!.points[dataIndex]!;
+            const at = x === 'date' ? new Date(px).toISOString().slice(0, 10) : shownIn(x, px, units);
+            const both = unitFor(y, units) === unitFor(y, other) ? '' : ` (${shownIn(y, py, other)})`;
+            return `${at}: ${shownIn(y, py, units)}${both}`;
+          },
+        },
+        xAxis: dates ? { ...axis('', true), type: 'time' } : { ...axis(unitFor(x, units), true), min: 'dataMin' },
+        yAxis: { ...axis(unitFor(y, units), false), scale: true },
         series: series.map((s) => {
-          const data = s.points.map(([px, py]) => [dates ? px : Number(px.toPrecision(6)), Number(py.toPrecision(6))]);
+          const data = s.points.map(([px, py]) => [along(x, px), along(y, py)]);
           if (s.as === 'points')
             return {
               name: s.name,
@@ -64,7 +78,7 @@ export function CurveDrawing({ label, x, y, series, dates }: Props) {
         }),
       };
     },
-    [x, y, series, dates],
+    [x, y, series, dates, units],
   );
   const words = series.map((s) => `${s.name}, ${s.points.length} points`).join('; ');
   return (

@@ -18,7 +18,7 @@ export function GaugeDrawing({ drawing, units }: { drawing: Drawing; units: Unit
     case 'shims':
       return <ShimDrawing {...drawing} units={units} />;
     case 'chart':
-      return <CurveDrawing {...drawing} />;
+      return <CurveDrawing {...drawing} units={units} />;
     case 'bars':
       return <BarsDrawing {...drawing} />;
   }

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useRef, useState, type DragEvent } from 'react';
 import { isAsked, type Field, type Fields, type FileField, type RawValues } from '@/core/gauges/fields';
 import { readField } from '@/core/gauges/readFields';
-import { unitFor, withUnit, type UnitSystem } from '@/core/units/unitSystem';
+import { shownIn, unitFor, withUnit, type UnitSystem } from '@/core/units/unitSystem';
 
 interface Props {
   fields: Fields;
@@ -92,6 +92,7 @@ function GaugeField({
       select={field.sort === 'choice'}
       label={labelOf(field, units)}
       value={value}
+      title={bothWays(field, value, units)}
       onChange={(e) => onType(e.target.value)}
       multiline={field.sort === 'rows'}
       minRows={field.sort === 'rows' ? (field.maxRows > 12 ? 4 : 3) : undefined}
@@ -118,6 +119,15 @@ function GaugeField({
 function labelOf(field: Field, units: UnitSystem): string {
   const unit = field.sort === 'quantity' ? (field.unit ?? unitFor(field.quantity, units)) : '';
   return `${field.label}${unit ? `, ${unit}` : ''}`;
+}
+
+/** What is typed in both systems, for the pointer. */
+function bothWays(field: Field, value: string, units: UnitSystem): string | undefined {
+  if (field.sort !== 'quantity') return undefined;
+  const read = readField(field, field.unit ? value : withUnit(field.quantity, value, units));
+  if (!read || !('value' in read)) return undefined;
+  const [a, b] = (['metric', 'inch'] as const).map((s) => shownIn(field.quantity, read.value as number, s));
+  return a === b ? a : `${a} = ${b}`;
 }
 
 /** How it was read, when that says more than what is typed. */

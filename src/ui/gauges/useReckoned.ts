@@ -7,10 +7,12 @@ import type { Surroundings } from '@/core/gauges/gauge';
 
 /** A heavy gauge waits so long for the next key before it begins. */
 const PAUSE_MS = 120;
+/** Work shorter than this shows no bar: it would only flicker while somebody types. */
+const SLOW_MS = 400;
 
 export interface Reckoning {
   reckoned: Reckoned | null;
-  /** 0 to 1 while a worker reckons; null otherwise. */
+  /** 0 to 1 while a worker reckons and takes its time; null otherwise. */
   working: number | null;
   cancel(): void;
 }
@@ -31,13 +33,16 @@ export function useReckoned(gauge: AnyGauge, raw: RawValues, around: Surrounding
         if (data.reckoned) {
           setFar({ raw, reckoned: data.reckoned });
           setProgress(null);
+          clearTimeout(slow);
           worker?.terminate();
-        } else setProgress({ raw, done: data.progress! });
+        } else setProgress((p) => (p?.raw === raw ? { raw, done: data.progress! } : p));
       };
       worker.postMessage({ gauge: gauge.id, raw, around });
     }, PAUSE_MS);
+    const slow = setTimeout(() => setProgress((p) => (p?.raw === raw ? p : { raw, done: 0 })), SLOW_MS);
     return () => {
       clearTimeout(timer);
+      clearTimeout(slow);
       worker?.terminate();
     };
   }, [gauge, heavy, raw, around, cancelled]);
@@ -50,7 +55,7 @@ export function useReckoned(gauge: AnyGauge, raw: RawValues, around: Surrounding
   return {
     // The last answer stays while the next is reckoned.
     reckoned: far?.reckoned ?? null,
-    working: current || cancelled === raw ? null : progress?.raw === raw ? progress.done : 0,
+    working: current || cancelled === raw || progress?.raw !== raw ? null : progress.done,
     cancel,
   };
 }

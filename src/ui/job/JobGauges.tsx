@@ -26,7 +26,7 @@ export function JobGauges({ desk }: { desk: JobDesk }) {
               <Link component={NextLink} href={`/gauges/${g.gauge}?job=${job.id}&kept=${g.id}`}>
                 {gauge?.label ?? g.gauge}
               </Link>
-              : {g.answer.says}
+              : {g.says}
             </Typography>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
               <Typography variant="caption" sx={{ color: 'text.secondary', flex: 1 }}>

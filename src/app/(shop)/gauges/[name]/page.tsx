@@ -4,7 +4,7 @@ import { jobQuery } from '@/app/jobQuery';
 import { currentPerson } from '@/app/person';
 import { gaugeById } from '@/core/gauges/catalogue';
 import { may } from '@/shop/access/roles';
-import { gaugeDesk } from '@/shop/gauges/gauges';
+import { gaugeDesk, keptInputs } from '@/shop/gauges/gauges';
 import { GaugeScreen } from '@/ui/gauges/GaugeScreen';
 
 type Params = {
@@ -23,7 +23,7 @@ export default async function GaugePage({ params, searchParams }: Params) {
   const job = await jobQuery(number);
   // A kept result is opened again with what was typed; a link from another gauge fills some of the fields.
   const filled =
-    job?.gauges.find((g) => String(g.id) === kept && g.gauge === gauge.id)?.inputs ??
+    (job && /^[1-9]\d{0,8}$/.test(String(kept)) ? await keptInputs(job.id, Number(kept), gauge.id) : undefined) ??
     Object.fromEntries(
       Object.entries(query).filter(([f, v]) => Object.hasOwn(gauge.fields, f) && typeof v === 'string'),
     );
