@@ -96,7 +96,7 @@ export const belt = gauge({
     stretch: '8',
     width: '10 mm',
     thickness: '2 mm',
-    modulus: '4',
+    modulus: '4 MPa',
     caliper: '0.05 mm',
     motorRpm: '12000',
     rollRpm: '3310',

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { knowledge } from '@/knowledge';
+import { parseQuantity } from '../units/units';
+import { withUnit } from '../units/unitSystem';
 import { gaugeById, gauges, reckon, type AnyGauge } from './catalogue';
 import type { RawValues } from './fields';
 import type { GaugeAnswer } from './gauge';
@@ -59,6 +61,15 @@ describe.each(gauges.map((g) => [g.id, g] as const))('%s', (_, g) => {
       }
       for (const link of answer!.links ?? [])
         expect(Object.keys(gaugeById(link.gauge)!.fields)).toEqual(expect.arrayContaining(Object.keys(link.fill)));
+    }
+  });
+
+  test('its example means the same in an inch shop: every number that could be misread names its unit', () => {
+    for (const [name, field] of Object.entries(g.fields)) {
+      const typed = g.example[name];
+      if (field.sort !== 'quantity' || field.unit || typeof typed !== 'string' || typed === '') continue;
+      const inch = parseQuantity(field.quantity, withUnit(field.quantity, typed, 'inch'));
+      expect({ name, value: inch?.value }).toEqual({ name, value: parseQuantity(field.quantity, typed)?.value });
     }
   });
 

@@ -75,7 +75,7 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
   };
   const raw = useMemo(() => withUnits(gauge, typed, units), [gauge, typed, units]);
   const around = useMemo(() => ({ mainsV: desk.mainsV, today: desk.today, units }), [desk.mainsV, desk.today, units]);
-  const { reckoned, working, cancel } = useReckoned(gauge, raw, around);
+  const { reckoned, working, stopped, cancel } = useReckoned(gauge, raw, around);
   const problems = useMemo(() => {
     const own = fieldProblems(name, raw);
     const all = own.length > 0 ? own : (reckoned?.problems ?? []);
@@ -186,7 +186,7 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
                 <JobUses gauge={gauge} answer={answer} raw={raw} job={job} />
               </>
             ) : (
-              working === null && <Empty>{waitsFor(missing, problems)}</Empty>
+              working === null && <Empty>{waitsFor(missing, problems, stopped)}</Empty>
             )}
           </Box>
         </Box>
@@ -195,9 +195,13 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
   );
 }
 
-function waitsFor(missing: string[], problems: ReadonlyMap<string, string>): string {
+function waitsFor(missing: string[], problems: ReadonlyMap<string, string>, stopped: boolean): string {
   if (missing.length > 0) return `Still needed: ${missing.slice(0, 6).join(', ')}${missing.length > 6 ? ' …' : ''}.`;
-  return problems.size > 0 ? 'Mend what is marked, and the answer comes.' : 'Not reckoned.';
+  return problems.size > 0
+    ? 'Mend what is marked, and the answer comes.'
+    : stopped
+      ? 'Stopped. The next key begins anew.'
+      : 'Reckoning …';
 }
 
 /** All gauges, one key apart. */

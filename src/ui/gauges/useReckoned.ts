@@ -14,6 +14,8 @@ export interface Reckoning {
   reckoned: Reckoned | null;
   /** 0 to 1 while a worker reckons and takes its time; null otherwise. */
   working: number | null;
+  /** The person stopped it; the next key begins anew. */
+  stopped: boolean;
   cancel(): void;
 }
 
@@ -50,12 +52,13 @@ export function useReckoned(gauge: AnyGauge, raw: RawValues, around: Surrounding
     setCancelled(raw);
     setProgress(null);
   }, [raw]);
-  if (!heavy) return { reckoned: light, working: null, cancel };
+  if (!heavy) return { reckoned: light, working: null, stopped: false, cancel };
   const current = far?.raw === raw;
   return {
     // The last answer stays while the next is reckoned.
     reckoned: far?.reckoned ?? null,
     working: current || cancelled === raw || progress?.raw !== raw ? null : progress.done,
+    stopped: cancelled === raw && !current,
     cancel,
   };
 }
