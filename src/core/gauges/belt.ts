@@ -18,6 +18,14 @@ const FRICTION = 0.6;
 /** So much slip at working speed is more than a healthy flat belt has. Common practice, no source. */
 const MUCH_SLIP = 0.05;
 
+/** Which way the roll turns, seen beside the motor. */
+const WAY: Record<BeltRun, string> = {
+  open: 'as the motor turns',
+  crossed: 'against the motor',
+  'half-twist': 'against the motor',
+  'quarter-turn': 'across the motor',
+};
+
 const flat = { when: { field: 'sort', is: ['flat'] } } as const;
 const toothed = { when: { field: 'sort', is: ['toothed'] } } as const;
 
@@ -305,7 +313,7 @@ function speeds(v: Values, drive: number, driven: number) {
       label: 'Roll speed without slip',
       value: expected,
       quantity: 'speed',
-      remark: senseOf(v.run) > 0 ? 'as the motor turns' : 'against the motor',
+      remark: WAY[v.run],
     });
   if (expected !== undefined && v.rollRpm !== undefined) {
     const slip = slipOf(v.rollRpm, expected);

@@ -83,8 +83,8 @@ export const pack = gauge({
     cellCount: '12',
     gravity: '1.22',
     acid: '18 °C',
-    ratedHours: '20 h',
-    current: '25 A',
+    ratedHours: '5 h',
+    current: '2 A',
     peukert: '1.2',
   },
   reckon(v, around) {

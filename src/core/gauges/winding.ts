@@ -161,12 +161,17 @@ function twin(v: Values): GaugeAnswer {
         remark: `the twin at ${v.at!.toFixed(0)} °C`,
       },
       { label: 'Off by', value: 100 * off, quantity: 'percent' },
-      {
-        label: 'Or it is warmer',
-        value: windingTemperatureC(v.twinOhm!, v.twinAt!, v.ohm!),
-        quantity: 'temperature',
-        remark: 'if it is sound',
-      },
+      // Only a reading that is too high can be a warm winding.
+      ...(off > 0
+        ? [
+            {
+              label: 'Or it is warmer',
+              value: windingTemperatureC(v.twinOhm!, v.twinAt!, v.ohm!),
+              quantity: 'temperature' as const,
+              remark: 'if it is sound',
+            },
+          ]
+        : []),
       ...(v.toFrame === undefined
         ? []
         : [{ label: 'To the frame', value: v.toFrame, quantity: 'resistance' as const }]),

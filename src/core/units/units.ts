@@ -114,6 +114,7 @@ export function formatQuantity(quantity: Quantity, value: number): string {
     if (value >= 1e3) return `${figures(value / 1e3)} kΩ`;
   }
   if (quantity === 'current' && value !== 0 && Math.abs(value) < 0.1) return `${figures(value * 1e3)} mA`;
+  if (quantity === 'duration' && value !== 0 && Math.abs(value) < 1) return `${figures(value * 60)} min`;
   if (quantity === 'length' && Math.abs(value) >= 1e4) return `${figures(value / 1e3)} m`;
   return `${figures(value)} ${UNITS[quantity].base}`.trim();
 }

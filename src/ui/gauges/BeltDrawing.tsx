@@ -98,7 +98,7 @@ export function BeltDrawing({ circles, run, widthMm, toothed, units }: Props) {
         </text>
         <text
           x={(x1 + x2) / 2}
-          y={y - 5}
+          y={y + (run === 'half-twist' ? 16 : -5)}
           paintOrder="stroke"
           stroke="var(--mui-palette-background-paper)"
           strokeWidth="5"
