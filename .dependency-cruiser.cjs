@@ -10,8 +10,8 @@ module.exports = {
   forbidden: [
     only('core-is-alone', 'core', '^src/core/', 'core imports nothing of ours but core'),
     only('knowledge-on-core', 'knowledge', '^src/(core|knowledge)/', 'knowledge imports core types only'),
-    only('data-is-alone', 'data', '^src/data/', 'data imports nothing else of ours'),
-    only('shop-meets', 'shop', '^src/(shop|core|knowledge|data)/', 'shop is where core, knowledge and data meet'),
+    only('data-is-alone', 'data', '^src/(data/|environment\\.ts$)', 'data imports nothing else of ours'),
+    only('shop-meets', 'shop', '^src/((shop|core|knowledge|data)/|environment\\.ts$)', 'shop is where core, knowledge and data meet'),
     only(
       'ui-on-core',
       'ui',
@@ -24,7 +24,7 @@ module.exports = {
       name: 'dto-imports-nothing-of-ours',
       severity: 'error',
       from: { path: '^src/shop/[^/]+/dto\\.ts$' },
-      to: { path: '^src/', pathNot: '^src/(shop/[^/]+/dto\\.ts|core/|knowledge/)' },
+      to: { path: '^src/', pathNot: '^src/(shop/nested|shop/[^/]+/dto\\.ts|core/|knowledge/)' },
     },
     {
       name: 'core-without-frameworks',

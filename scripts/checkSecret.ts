@@ -1,7 +1,7 @@
-import { shopSecret } from '../src/shop/access/secrets';
+import { checkEnvironment } from '../src/environment';
 
 try {
-  shopSecret();
+  checkEnvironment();
 } catch (error) {
   console.error(`✗ ${(error as Error).message}`);
   process.exit(1);

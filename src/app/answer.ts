@@ -1,5 +1,5 @@
 import { ProblemError } from '@/shop/problem';
-import { faultOf } from '@/shop/settings/fault';
+import { faultOf } from '@/shop/health/fault';
 import { log } from './log';
 
 type Handler<C> = (request: Request, context: C) => Promise<Response>;

@@ -1,31 +1,28 @@
-import type { Person } from '@/shop/access/person';
+import type { AnyDeedOn, AnyShopDeed } from '@/shop/deed/deed';
 import { notFound } from '@/shop/problem';
-import { readDto } from '@/shop/readDto';
 import { answer, jsonBody } from './answer';
 import { currentPerson } from './person';
 
-type Deed<Id> = (person: Person, id: Id, body: unknown) => Promise<unknown>;
-
-/** A deed with the class that checks its body. */
-export function deed<T extends object, Id>(
-  type: new () => T,
-  work: (person: Person, id: Id, dto: T) => Promise<unknown>,
-): Deed<Id> {
-  return async (person, id, body) => work(person, id, await readDto(type, body));
-}
-
-/** The route of all deeds of one sort of thing: `POST …/<id>/<deed>`. */
+/** The route of all deeds on one sort of thing: `POST …/<id>/<deed>`, each as the table of deeds has it. */
 export function deedRoute<Id, Name extends string>(
-  deeds: Record<string, Deed<Id>>,
+  deeds: readonly AnyDeedOn<Id>[],
   name: Name,
   readId: (text: string) => Id,
 ) {
+  const byName = new Map(deeds.map((d) => [d.spec.name, d]));
   return answer<{ params: Promise<Record<Name | 'deed', string>> }>(async (request, { params }) => {
     const given = await params;
-    const work = Object.hasOwn(deeds, given.deed) ? deeds[given.deed] : undefined;
-    if (!work) throw notFound(`The deed ${given.deed}`);
-    return Response.json(await work(await currentPerson(), readId(given[name]), await jsonBody(request)));
+    const deed = byName.get(given.deed);
+    if (!deed) throw notFound(`The deed ${given.deed.slice(0, 60)}`);
+    return Response.json(await deed.from(await currentPerson(), readId(given[name]), await jsonBody(request)));
   });
+}
+
+/** The route of a deed on the shop; what makes something new answers 201. */
+export function shopDeedRoute(deed: AnyShopDeed, status: 200 | 201) {
+  return answer(async (request) =>
+    Response.json(await deed.from(await currentPerson(), await jsonBody(request)), { status }),
+  );
 }
 
 /** @throws ProblemError 404 for what is no number of a thing */

@@ -1,5 +1,6 @@
 import knex, { type Knex } from 'knex';
 import pg from 'pg';
+import { databaseUrl } from '../environment';
 import { migrationSource, newestStep } from './migrations';
 
 // Dates stay calendar dates, counts are numbers: neither may pass through the server's own zone.
@@ -22,12 +23,7 @@ export function connect(url: string, max = 10): Knex {
 
 /** The one pool of this process, made when first needed. @throws Error when DATABASE_URL is not set */
 export function database(): Knex {
-  if (!held.gritkeeperDatabase) {
-    const url = process.env.DATABASE_URL;
-    if (!url) throw new Error('DATABASE_URL is not set: see ./gritkeeper help.');
-    held.gritkeeperDatabase = connect(url);
-  }
-  return held.gritkeeperDatabase;
+  return (held.gritkeeperDatabase ??= connect(databaseUrl()));
 }
 
 type Task = () => Promise<unknown>;

@@ -1,15 +1,5 @@
 import type { Db } from './database';
 
-/** A kept result as the job shows it. */
-export interface KeptLine {
-  id: number;
-  gauge: string;
-  method_version: number;
-  says: string;
-  at: Date;
-  person: string | null;
-}
-
 export async function insertGaugeResult(
   db: Db,
   row: { job_id: number; gauge: string; method_version: number; inputs: object; answer: object; person_id: number },
@@ -31,19 +21,6 @@ export async function gaugeInputsOf(db: Db, jobId: number, id: number) {
   if (!row) return undefined;
   const files = await db('gauge_file').where({ result_id: id }).select<{ field: string; content: string }[]>('*');
   return { gauge: row.gauge, inputs: { ...row.inputs, ...Object.fromEntries(files.map((f) => [f.field, f.content])) } };
-}
-
-/** What is kept with a job and was not taken back, oldest first, in a line each. */
-export async function gaugeResultsOf(db: Db, jobId: number): Promise<KeptLine[]> {
-  return db('gauge_result')
-    .leftJoin('person', 'person.id', 'gauge_result.person_id')
-    .where({ job_id: jobId })
-    .whereNull('taken_back_at')
-    .orderBy('gauge_result.id')
-    .select('gauge_result.id', 'gauge', 'method_version', 'at', {
-      person: 'person.name',
-      says: db.raw("answer ->> 'says'"),
-    });
 }
 
 /** @returns whether it was there and in force */

@@ -27,8 +27,15 @@ export interface JobRow {
   taken_in_at: Date;
   closed_at: Date | null;
   advice: string;
-  next_action: { text: string; minutes: number } | null;
+  next_action: KeptNext | null;
   version: number;
+}
+
+/** The next thing for the hands as it was kept: for which version of the job, and nothing when there is none. */
+export interface KeptNext {
+  version: number;
+  text?: string;
+  minutes?: number;
 }
 
 export interface FindingRow {
@@ -109,52 +116,8 @@ export async function jobById(db: Db, id: number): Promise<JobRow | undefined> {
   return db('job').where({ id }).first();
 }
 
-/** The job, held until the transaction ends: two writers wait for each other here. */
-export async function lockJob(db: Db, id: number): Promise<JobRow | undefined> {
-  return db('job').where({ id }).forUpdate().first();
-}
-
 export async function openJobOf(db: Db, machineId: number): Promise<JobRow | undefined> {
   return db('job').where({ machine_id: machineId }).whereNull('closed_at').first();
-}
-
-export async function updateJob(
-  db: Db,
-  id: number,
-  change: Partial<
-    Pick<
-      JobRow,
-      | 'stage'
-      | 'place'
-      | 'bench_no'
-      | 'person_id'
-      | 'closed_at'
-      | 'advice'
-      | 'promised_on'
-      | 'words'
-      | 'customer_diagnosis'
-      | 'accessories'
-      | 'picked_up'
-      | 'opened_by'
-    >
-  >,
-): Promise<void> {
-  await db('job')
-    .where({ id })
-    .update({ ...change, version: db.raw('version + 1') });
-}
-
-export async function closeJob(db: Db, id: number, advice: string): Promise<void> {
-  await db('job')
-    .where({ id })
-    .update({ stage: 'closed', closed_at: db.fn.now(), advice, place: 'door-shelf', version: db.raw('version + 1') });
-}
-
-/** The next thing for the hands, kept with the job so that the Bench need not compute it. */
-export async function setNextAction(db: Db, id: number, action: JobRow['next_action']): Promise<void> {
-  await db('job')
-    .where({ id })
-    .update({ next_action: JSON.stringify(action) });
 }
 
 export async function confirmedFaultsOf(db: Db, jobId: number): Promise<string[]> {
@@ -167,14 +130,6 @@ export async function complaintsOf(db: Db, jobId: number): Promise<string[]> {
 
 export async function arrivalSignsOf(db: Db, jobId: number): Promise<string[]> {
   return db('arrival_sign').where({ job_id: jobId }).orderBy('sign').pluck('sign');
-}
-
-export async function clearedCautionsOf(db: Db, jobId: number) {
-  return db('cleared_caution')
-    .join('person', 'person.id', 'cleared_caution.cleared_by')
-    .where({ job_id: jobId })
-    .orderBy('at')
-    .select<{ caution: string; how: string; at: Date; by: string }[]>('caution', 'how', 'at', { by: 'person.name' });
 }
 
 export async function insertClearedCaution(db: Db, jobId: number, caution: string, personId: number, how: string) {
@@ -190,29 +145,41 @@ export async function findingsOf(db: Db, jobId: number): Promise<FindingRow[]> {
     .select('finding.*', { person: 'person.name' });
 }
 
-export async function insertFinding(
+export async function insertFindings(
   db: Db,
-  row: {
+  rows: {
     job_id: number;
     check_id: string;
-    outcome?: string;
-    value?: number;
-    unit?: string;
-    condition?: string;
+    outcome: string | null;
+    value: number | null;
+    unit: string | null;
+    condition: string | null;
     person_id: number;
-  },
-): Promise<number> {
-  const [inserted] = await db('finding').insert(row).returning('id');
-  return inserted.id;
+  }[],
+): Promise<void> {
+  await db('finding').insert(rows);
 }
 
-/** @returns whether it was there and in force */
-export async function revokeFinding(db: Db, jobId: number, id: number, personId: number): Promise<boolean> {
-  const changed = await db('finding')
-    .where({ id, job_id: jobId })
+/** Takes findings back. @returns how many of them were there and in force */
+export async function revokeFindings(db: Db, jobId: number, ids: number[], personId: number): Promise<number> {
+  return db('finding')
+    .where({ job_id: jobId })
+    .whereIn('id', ids)
     .whereNull('revoked_at')
     .update({ revoked_at: db.fn.now(), revoked_by: personId });
-  return changed === 1;
+}
+
+/** A part of the list with the stations of a kind at which it belongs; undefined when it belongs nowhere on it. */
+export async function partAt(
+  db: Db,
+  kind: string,
+  code: string,
+): Promise<{ code: string; label: string; stations: string[] } | undefined> {
+  return db('part')
+    .join('part_station', 'part_station.code', 'part.code')
+    .where({ 'part_station.kind': kind, 'part.code': code })
+    .groupBy('part.code')
+    .first('part.code', 'part.label', { stations: db.raw('array_agg(part_station.station)') });
 }
 
 export async function partsFor(db: Db, kind: string) {
@@ -266,10 +233,6 @@ export async function takeBackFittedPart(db: Db, jobId: number, id: number): Pro
     .returning(['code', 'quantity']);
   for (const row of rows) await db('part').where({ code: row.code }).increment('stock', row.quantity);
   return rows.length === 1;
-}
-
-export async function rebuildTicksOf(db: Db, jobId: number): Promise<string[]> {
-  return db('rebuild_tick').where({ job_id: jobId }).pluck('step');
 }
 
 export async function putRebuildTick(db: Db, jobId: number, step: string, personId: number, done: boolean) {
@@ -375,6 +338,8 @@ export async function insertConfirmedFaults(db: Db, jobId: number, faults: strin
   if (faults.length) await db('confirmed_fault').insert(faults.map((fault) => ({ job_id: jobId, fault })));
 }
 
+export type OpenJob = Awaited<ReturnType<typeof openJobs>>[number];
+
 /** The shop's open jobs with what the Bench shows, soonest promised first. */
 export async function openJobs(db: Db, limit: number) {
   return db('job')
@@ -399,7 +364,7 @@ export async function openJobs(db: Db, limit: number) {
         comeback_of: number | null;
         promised_on: string;
         taken_in_at: Date;
-        next_action: { text: string; minutes: number } | null;
+        next_action: KeptNext | null;
         tag: string;
         maker: string;
         model: string;

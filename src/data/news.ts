@@ -1,4 +1,5 @@
 import pg from 'pg';
+import { databaseUrl } from '../environment';
 
 /** What a change in the database concerns; both null when the link was lost and came back: anything may have changed. */
 export interface News {
@@ -42,7 +43,7 @@ function tell(news: News): void {
 
 async function connect(): Promise<void> {
   if (shared.client || shared.listeners.size === 0) return;
-  const client = new pg.Client({ connectionString: process.env.DATABASE_URL, application_name: 'gritkeeper news' });
+  const client = new pg.Client({ connectionString: databaseUrl(), application_name: 'gritkeeper news' });
   shared.client = client;
   const link: { pulse?: ReturnType<typeof setInterval> } = {};
   const lost = () => {

@@ -28,10 +28,6 @@ function list(db: Db) {
     );
 }
 
-export function photographsOfJob(db: Db, jobId: number): Promise<PhotographRow[]> {
-  return list(db).where('photograph.job_id', jobId);
-}
-
 export function photographsOfMachine(db: Db, machineId: number, limit: number): Promise<PhotographRow[]> {
   return list(db)
     .clearOrder()

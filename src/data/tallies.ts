@@ -5,34 +5,34 @@ export interface Tallies {
   modelJobs: number;
   /** Jobs of other shops, each by its weight. */
   lentJobs: number;
-  lentFaults: Map<string, number>;
+  /** Fault → confirmed in other shops, by weight. */
+  lentFaults: Record<string, number>;
   /** Fault → confirmed in the kind's and in the model's finished jobs. */
-  faults: Map<string, { kind: number; model: number }>;
+  faults: Record<string, { kind: number; model: number }>;
 }
 
-/** How often each fault was confirmed, for a kind and for one model of it. */
+/** How often each fault was confirmed, for a kind and for one model of it; one statement. */
 export async function talliesFor(db: Db, kind: string, modelId: number | null): Promise<Tallies> {
-  const model = modelId ?? -1;
-  const jobs = await db('job_tally')
-    .where({ kind })
-    .first<{ all: number | null; own: number | null }>(
-      db.raw('sum(jobs)::integer as all, sum(jobs) filter (where model_id = ?)::integer as own', [model]),
-    );
-  const rows = await db('fault_tally')
-    .where({ kind })
-    .groupBy('fault')
-    .select<{ fault: string; all: number; own: number | null }[]>(
-      'fault',
-      db.raw('sum(confirmed)::integer as all, sum(confirmed) filter (where model_id = ?)::integer as own', [model]),
-    );
-  const lent = await lentFor(db, kind);
-  return {
-    kindJobs: jobs?.all ?? 0,
-    modelJobs: jobs?.own ?? 0,
-    lentJobs: lent.jobs,
-    lentFaults: lent.faults,
-    faults: new Map(rows.map((r) => [r.fault, { kind: r.all, model: r.own ?? 0 }])),
-  };
+  const { rows } = await db.raw(
+    `with own as (
+       select fault, sum(confirmed)::integer as kind, coalesce(sum(confirmed) filter (where model_id = :model), 0)::integer as model
+       from fault_tally where kind = :kind group by fault
+     ), lent as (
+       select weight, b.value as kind from lent_tally, jsonb_array_elements(book -> 'kinds') b
+       where weight > 0 and b.value ->> 'kind' = :kind
+     ), lent_fault as (
+       select f.value ->> 'fault' as fault, sum(weight * (f.value ->> 'confirmed')::float8) as confirmed
+       from lent, jsonb_array_elements(kind -> 'faults') f group by 1
+     )
+     select
+       coalesce((select sum(jobs) from job_tally where kind = :kind), 0)::integer as "kindJobs",
+       coalesce((select sum(jobs) from job_tally where kind = :kind and model_id = :model), 0)::integer as "modelJobs",
+       coalesce((select sum(weight * (kind ->> 'jobs')::float8) from lent), 0)::float8 as "lentJobs",
+       coalesce((select jsonb_object_agg(fault, confirmed) from lent_fault), '{}') as "lentFaults",
+       coalesce((select jsonb_object_agg(fault, jsonb_build_object('kind', kind, 'model', model)) from own), '{}') as faults`,
+    { kind, model: modelId ?? -1 },
+  );
+  return rows[0] as Tallies;
 }
 
 /** Counts one finished job and the faults confirmed in it. */
@@ -47,21 +47,6 @@ export async function tallyJob(db: Db, kind: string, modelId: number, faults: st
        on conflict (kind, model_id, fault) do update set confirmed = fault_tally.confirmed + 1`,
       [kind, modelId, fault],
     );
-}
-
-/** What other shops found of a kind, by their weights. */
-async function lentFor(db: Db, kind: string): Promise<{ jobs: number; faults: Map<string, number> }> {
-  const rows = await db('lent_tally')
-    .where('weight', '>', 0)
-    .select<Pick<LentRow, 'weight' | 'book'>[]>('weight', 'book');
-  const faults = new Map<string, number>();
-  let jobs = 0;
-  for (const { weight, book } of rows)
-    for (const k of book.kinds.filter((x) => x.kind === kind)) {
-      jobs += weight * k.jobs;
-      for (const f of k.faults) faults.set(f.fault, (faults.get(f.fault) ?? 0) + weight * f.confirmed);
-    }
-  return { jobs, faults };
 }
 
 /** Confirmed faults by kind, as they are handed from shop to shop. */

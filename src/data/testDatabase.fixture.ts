@@ -1,21 +1,24 @@
-import { randomBytes } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import type { Knex } from 'knex';
 import { connect, database, migrate } from './database';
+import { steps } from './migrations';
+
+const TEMPLATE_LOCK = 7_204_115;
 
 /**
  * A database of its own for one test file, with the schema; dropped afterwards. Uses the server that
- * `./gritkeeper test` started (TEST_DATABASE_SERVER).
+ * `./gritkeeper test` started (TEST_DATABASE_SERVER), and copies a template there that the first test file makes.
  */
 export async function openTestDatabase(): Promise<{ db: Knex; close: () => Promise<void> }> {
   const server = process.env.TEST_DATABASE_SERVER;
   if (!server) throw new Error('Run these tests with ./gritkeeper test unit: they need its database server.');
   process.env.GRITKEEPER_SECRET ??= 'test-secret-test-secret-test-secret-0';
-  const name = `gk_unit_${randomBytes(6).toString('hex')}`;
   const admin = connect(server, 2);
-  await admin.raw(`create database ${name}`);
-  process.env.DATABASE_URL = server.replace(/\/postgres$/, `/${name}`);
+  const template = await readyTemplate(admin, server);
+  const name = `gk_unit_${randomBytes(6).toString('hex')}`;
+  await admin.raw(`create database ${name} template ${template}`);
+  process.env.DATABASE_URL = addressOf(server, name);
   const db = database();
-  await migrate(db);
   return {
     db,
     close: async () => {
@@ -24,4 +27,26 @@ export async function openTestDatabase(): Promise<{ db: Knex; close: () => Promi
       await admin.destroy();
     },
   };
+}
+
+const addressOf = (server: string, name: string) => server.replace(/\/postgres$/, `/${name}`);
+
+/** The name of a database with the schema as the migrations make it now; one test file makes it, the others wait. */
+async function readyTemplate(admin: Knex, server: string): Promise<string> {
+  const hash = createHash('sha256').update(JSON.stringify(steps)).digest('hex');
+  const name = `gk_template_${hash.slice(0, 12)}`;
+  await admin.transaction(async (t) => {
+    await t.raw('select pg_advisory_xact_lock(?)', [TEMPLATE_LOCK]);
+    const there = await t('pg_database').where({ datname: name }).first('datname');
+    if (there) return;
+    // A database cannot be made inside a transaction: another connection makes it while this one holds the lock.
+    const making = `${name}_making`;
+    await admin.raw(`drop database if exists ${making} with (force)`);
+    await admin.raw(`create database ${making}`);
+    const db = connect(addressOf(server, making), 2);
+    await migrate(db);
+    await db.destroy();
+    await admin.raw(`alter database ${making} rename to ${name}`);
+  });
+  return name;
 }

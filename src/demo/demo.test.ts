@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { openTestShop } from '../shop/testShop.fixture';
 import { kindById, knowledge } from '@/knowledge';
 import { bench } from '@/shop/bench/bench';
 import { seededRandom } from '@/core/diagnosis/seededRandom';
@@ -9,7 +9,7 @@ import { writeDemoShop } from './writeDemoShop';
 let db: Knex;
 let close: () => Promise<void>;
 beforeAll(async () => {
-  ({ db, close } = await openTestDatabase());
+  ({ db, close } = await openTestShop());
   await writeDemoShop(db);
 }, 120_000);
 afterAll(() => close());

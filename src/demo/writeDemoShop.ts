@@ -1,4 +1,4 @@
-import { forecastsOf } from '@/shop/learning/forecasts';
+import { forecastsOf } from '@/core/diagnosis/forecastsOf';
 import { proofItems } from '@/shop/jobView/proofItems';
 import type { Knex } from 'knex';
 import { seededRandom } from '@/core/diagnosis/seededRandom';
@@ -341,6 +341,7 @@ class Batch {
       'forecast',
       each(({ job, machine, kind, closed, start, mainsV }, id) =>
         forecastsOf(
+          knowledge,
           {
             kind,
             mainsV,

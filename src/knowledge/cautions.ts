@@ -13,7 +13,7 @@ export const cautions: Caution[] = [
     label: 'Turn the roll first',
     when: 'power goes to a head that has been jammed, tripped or is unknown',
     text: 'Turn the roll by hand first. Power on a jammed roll burns the motor.',
-    holdsBackPower: true,
+    holds: 'spin',
   },
   {
     id: 'live-measurement',
@@ -32,7 +32,7 @@ export const cautions: Caution[] = [
     label: 'Has been wet',
     when: 'mud, mildew, swollen filter, rust or water marks',
     text: 'Do not power up. A dry machine that has been wet is a shock and fire risk until it has been opened, dried and insulation-tested.',
-    holdsBackPower: true,
+    holds: 'power',
   },
   {
     id: 'mould-dust',
@@ -45,14 +45,14 @@ export const cautions: Caution[] = [
     label: 'Smells burnt',
     when: 'smell of burning, heat marks or smoke',
     text: 'Stays off. Find the cause, belt or motor, before the next power-up.',
-    holdsBackPower: true,
+    holds: 'power',
   },
   {
     id: 'damaged-cord',
     label: 'Cord damaged',
     when: 'the cord is nicked, crushed, taped or loose in its grip',
     text: 'Out of use until the cord is replaced. No taped repair.',
-    holdsBackPower: true,
+    holds: 'power',
   },
   {
     id: 'interlock-bypass',
@@ -95,7 +95,7 @@ export const cautions: Caution[] = [
     label: 'Battery swollen',
     when: 'a pack is swollen, dented, hot or leaking',
     text: 'Do not charge, press or open it. Outside, in a fire-safe box, to a proper collection point.',
-    holdsBackPower: true,
+    holds: 'power',
   },
   {
     id: 'screws-missing',

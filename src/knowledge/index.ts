@@ -1,4 +1,6 @@
 import type { Kind, Knowledge } from '@/core/diagnosis/knowledge';
+import { kindOf } from '@/core/diagnosis/finderCase';
+import { holdingPower } from '@/core/diagnosis/rules';
 import { problemsIn } from '@/core/diagnosis/validateKnowledge';
 import { assemble } from './assemble';
 import { cautions } from './cautions';
@@ -19,7 +21,7 @@ import { powerFaults } from './faults/power';
 import { waterFaults } from './faults/water';
 import { kindBooks } from './kinds';
 
-/** Everything that the trade knows, checked when loaded: knowledge with dead ends does not start. */
+/** Everything that the trade knows; a server does not start on knowledge with dead ends (`checkKnowledge`). */
 export const knowledge: Knowledge = assemble({
   books: kindBooks,
   complaints,
@@ -44,12 +46,20 @@ export const knowledge: Knowledge = assemble({
   cautions,
 });
 
-const problems = problemsIn(knowledge);
-if (problems.length > 0) throw new Error(`The shipped knowledge has dead ends:\n${problems.join('\n')}`);
-
 /** @throws RangeError for a kind that is not known */
 export function kindById(id: string): Kind {
-  const kind = knowledge.kinds.find((k) => k.id === id);
-  if (!kind) throw new RangeError(`There is no kind ${id}.`);
-  return kind;
+  return kindOf(knowledge, id);
+}
+
+const powerCautions = holdingPower(cautions);
+
+/** Whether a caution holds back everything that needs power. */
+export function holdsBackPower(caution: string): boolean {
+  return powerCautions.has(caution);
+}
+
+/** @throws Error when the shipped knowledge has dead ends; asked when a server starts, and by a test */
+export function checkKnowledge(): void {
+  const problems = problemsIn(knowledge);
+  if (problems.length > 0) throw new Error(`The shipped knowledge has dead ends:\n${problems.join('\n')}`);
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
 import { insertPerson, insertSession, personBySession } from '@/data/people';
-import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { openTestShop } from './testShop.fixture';
 import type { Person } from './access/person';
 import { newToken, tokenHash } from './access/secrets';
 import { hashPassphrase, signIn } from './access/signIn';
@@ -31,7 +31,7 @@ let close: () => Promise<void>;
 let owner: Person;
 let models: Record<string, number>;
 beforeAll(async () => {
-  ({ db, close } = await openTestDatabase());
+  ({ db, close } = await openTestShop());
   const scene = await furnishShop(db);
   models = scene.models;
   const id = await insertPerson(db, {

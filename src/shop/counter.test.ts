@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
 import sharp from 'sharp';
-import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { openTestShop } from './testShop.fixture';
 import { knowledge } from '@/knowledge';
 import type { Person } from './access/person';
 import { amendJob } from './amendJob/amendJob';
@@ -22,7 +22,7 @@ let close: () => Promise<void>;
 let person: Person;
 let models: Record<string, number>;
 beforeAll(async () => {
-  ({ db, close } = await openTestDatabase());
+  ({ db, close } = await openTestShop());
   ({ person, models } = await furnishShop(db));
 });
 afterAll(() => close());
@@ -85,16 +85,17 @@ describe('what is asked at the counter stays with the job', () => {
   ])('%s opens the caution %s, holds back power: %s, asks first for %s', async (sign, caution, holds, check) => {
     const job = await openJob(person, models['upright-brush-motor']!, ['squeal'], { arrivalSigns: [sign] });
     const view = await readJob(job);
-    expect(view.assessment.cautions).toContain(caution);
-    const run = view.assessment.next.find((n) => n.check === 'run-seconds')!;
+    expect(view.cautions).toContain(caution);
+    const run = view.odds.assessment!.next.find((n) => n.check === 'run-seconds')!;
     expect(run.heldBackBy.includes(caution)).toBe(holds);
     expect(view.firstChecks[0]).toBe(check);
-    if (check) expect(nextActionOf(view)!.text).toBe(knowledge.checks.find((c) => c.id === check)!.label);
+    if (check)
+      expect(nextActionOf(view, view.odds.assessment)!.text).toBe(knowledge.checks.find((c) => c.id === check)!.label);
   });
 
   test('ever wet, by the owner’s word, holds back power like water that is seen', async () => {
     const view = await readJob(await openJob(person, models[K1]!, ['dead'], { everWet: 'yes' }));
-    expect(view.assessment.cautions).toContain('wet-signs');
+    expect(view.cautions).toContain('wet-signs');
     expect(view.firstChecks).toEqual(['wet-signs']);
   });
 

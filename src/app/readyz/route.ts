@@ -1,4 +1,4 @@
-import { ready } from '@/shop/settings/ready';
+import { ready } from '@/shop/health/ready';
 
 export async function GET() {
   const state = await ready();

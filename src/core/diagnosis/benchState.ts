@@ -1,16 +1,9 @@
 import { reach } from './accessCosts';
 import type { Answer, AssessInput } from './assessment';
 import type { CompiledKind } from './compileKind';
+import { repairedFault } from './doing';
 import type { Check } from './knowledge';
 import { aspectOf, checkById } from './observe';
-
-/** Cautions that hold back everything that needs power. */
-export const POWER_CAUTIONS: ReadonlySet<string> = new Set([
-  'wet-signs',
-  'burnt-smell',
-  'damaged-cord',
-  'lithium-pack',
-]);
 
 /** What is open after these answers, and how many minutes they took. */
 export function replay(compiled: CompiledKind, answers: Answer[]) {
@@ -33,8 +26,9 @@ export function actionOf(
   compiled: CompiledKind,
   id: string,
 ): { access: string; power: Check['power']; minutes: number } {
-  if (!id.startsWith('repair:')) return checkById(compiled, id);
-  const fault = compiled.faults.find((f) => `repair:${f.id}` === id);
+  const repaired = repairedFault(id);
+  if (repaired === null) return checkById(compiled, id);
+  const fault = compiled.faults.find((f) => f.id === repaired);
   if (!fault) throw new RangeError(`${compiled.kind.id} has no fault for ${id}.`);
   return { access: fault.repair.access, power: 'no', minutes: fault.repair.minutes };
 }
@@ -45,7 +39,7 @@ export function cautionsInForce(compiled: CompiledKind, input: AssessInput): str
   for (const id of input.complaints)
     for (const c of compiled.complaints.find((x) => x.id === id)?.raises ?? []) raised.add(c);
   for (const answer of input.answers) {
-    if (answer.check.startsWith('repair:') || !('outcome' in answer)) continue;
+    if (repairedFault(answer.check) !== null || !('outcome' in answer)) continue;
     const aspect = aspectOf(checkById(compiled, answer.check), answer);
     for (const c of aspect?.outcomes.find((o) => o.id === answer.outcome)?.raises ?? []) raised.add(c);
   }

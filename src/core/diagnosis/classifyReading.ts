@@ -27,6 +27,19 @@ export function normalCdf(z: number): number {
 /** Relative error of the instrument, and the smallest it can be. Figures: common practice, no source. */
 const METER_CLASS = 0.015;
 
+/** The reading in multiples of what it is relative to. @throws ImpossibleReadingError outside the aspect's limits */
+export function checkReading(aspect: Aspect, value: number, references: References): number {
+  const spec = aspect.reading;
+  if (!spec) throw new RangeError(`${aspect.id} takes no reading.`);
+  const unit = spec.relativeTo ? references[spec.relativeTo] : 1;
+  const x = value / unit;
+  if (!Number.isFinite(value) || x < spec.min || x > spec.max)
+    throw new ImpossibleReadingError(
+      `${value} ${spec.unit} cannot be: between ${spec.min * unit} and ${round3(spec.max * unit)} ${spec.unit} is possible.`,
+    );
+  return x;
+}
+
 /**
  * How well each outcome of the aspect explains the reading: the density of the reading under each outcome's scatter,
  * with the instrument's own error folded in, scaled so that the best is 1. No outcome falls below 1e-5: the shipped
@@ -37,14 +50,8 @@ const METER_CLASS = 0.015;
  * @throws ImpossibleReadingError when the value is outside the aspect's limits
  */
 export function classifyReading(aspect: Aspect, value: number, references: References): number[] {
-  const spec = aspect.reading;
-  if (!spec) throw new RangeError(`${aspect.id} takes no reading.`);
-  const unit = spec.relativeTo ? references[spec.relativeTo] : 1;
-  const x = value / unit;
-  if (!Number.isFinite(value) || x < spec.min || x > spec.max)
-    throw new ImpossibleReadingError(
-      `${value} ${spec.unit} cannot be: between ${spec.min * unit} and ${round3(spec.max * unit)} ${spec.unit} is possible.`,
-    );
+  const x = checkReading(aspect, value, references);
+  const spec = aspect.reading!;
   const densities = aspect.outcomes.map((outcome) =>
     spec.classes.filter((c) => c.outcome === outcome.id).reduce((sum, c) => sum + density(spec, c.scatter, x), 0),
   );

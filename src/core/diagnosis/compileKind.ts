@@ -1,3 +1,4 @@
+import { repairOf } from './doing';
 import {
   checksOf,
   COMMONNESS,
@@ -9,6 +10,7 @@ import {
   type Kind,
   type Knowledge,
 } from './knowledge';
+import { rulesOf, type Rules } from './rules';
 import type { FindingNode, Network } from './network';
 
 /** No fault is taken for granted before anything is known. */
@@ -35,6 +37,7 @@ export interface CompiledKind {
   findingIndex: Map<string, number>;
   checks: Check[];
   complaints: Complaint[];
+  rules: Rules;
 }
 
 export interface PriorOptions {
@@ -68,12 +71,39 @@ export function faultsOf(knowledge: Knowledge, kind: Kind): Fault[] {
   return knowledge.faults.filter((f) => kind.id in f.kinds);
 }
 
-/** Turns the knowledge about one kind into a network. Repairs become findings of their own: "it ran after that". */
+/** Everything about a kind that no prior changes; kept, because it takes longer than the odds of a simple machine. */
+const skeletons = new WeakMap<Knowledge, WeakMap<Kind, Map<string, CompiledKind>>>();
+
+/**
+ * Turns the knowledge about one kind into a network. Repairs become findings of their own: "it ran after that".
+ * What does not depend on the priors is made once for a kind and its dropped stations, and shared.
+ */
 export function compileKind(knowledge: Knowledge, kind: Kind, options: PriorOptions = {}): CompiledKind {
-  const dropped = new Set(options.droppedStations);
+  const skeleton = skeletonOf(knowledge, kind, options.droppedStations ?? []);
+  const priors = shippedPriors(knowledge, kind, options);
+  const prior = (id: string) =>
+    clampPrior(withOdds(options.learned?.get(id) ?? priors.get(id)!, options.oddsFactor?.get(id) ?? 1));
+  const { network } = skeleton;
+  return {
+    ...skeleton,
+    network: { ...network, faults: network.faults.map((f) => ({ ...f, prior: prior(f.id) })) },
+  };
+}
+
+function skeletonOf(knowledge: Knowledge, kind: Kind, dropped: readonly string[]): CompiledKind {
+  let kinds = skeletons.get(knowledge);
+  if (!kinds) skeletons.set(knowledge, (kinds = new WeakMap()));
+  let models = kinds.get(kind);
+  if (!models) kinds.set(kind, (models = new Map()));
+  const key = [...new Set(dropped)].sort().join(' ');
+  let skeleton = models.get(key);
+  if (!skeleton) models.set(key, (skeleton = buildSkeleton(knowledge, kind, new Set(dropped))));
+  return skeleton;
+}
+
+function buildSkeleton(knowledge: Knowledge, kind: Kind, dropped: ReadonlySet<string>): CompiledKind {
   const faults = faultsOf(knowledge, kind).filter((f) => !dropped.has(f.kinds[kind.id]!.station));
   const faultIndex = new Map(faults.map((f, i) => [f.id, i]));
-  const priors = shippedPriors(knowledge, kind, options);
   const checks = checksOf(knowledge, kind.id);
   const complaints = knowledge.complaints.filter((c) => c.kinds.includes(kind.id));
 
@@ -121,13 +151,13 @@ export function compileKind(knowledge: Knowledge, kind: Kind, options: PriorOpti
       const s = Math.max(...shared.map((c) => STRENGTHS[c.strength]));
       return [{ fault: j, levels: [1 - s, s] }];
     });
-    put({ id: `repair:${fault.id}`, repairOf: fault }, { leak: [1 - COMPLAINT_LEAK, COMPLAINT_LEAK], effects });
+    put({ id: repairOf(fault.id), repairOf: fault }, { leak: [1 - COMPLAINT_LEAK, COMPLAINT_LEAK], effects });
   });
 
   const network: Network = {
     faults: faults.map((f) => ({
       id: f.id,
-      prior: clampPrior(withOdds(options.learned?.get(f.id) ?? priors.get(f.id)!, options.oddsFactor?.get(f.id) ?? 1)),
+      prior: 0,
       causes: (f.broughtOnBy ?? []).flatMap((c) => {
         const cause = faultIndex.get(c.fault);
         return cause === undefined ? [] : [{ fault: cause, strength: STRENGTHS[c.strength] }];
@@ -144,6 +174,7 @@ export function compileKind(knowledge: Knowledge, kind: Kind, options: PriorOpti
     findingIndex: new Map(findings.map((f, i) => [f.id, i])),
     checks,
     complaints,
+    rules: rulesOf(knowledge, checks),
   };
 }
 

@@ -3,8 +3,10 @@ import type { Answer, AssessInput } from './assessment';
 import { actionOf, cautionsInForce, replay } from './benchState';
 import { referencesOf } from './classifyReading';
 import type { CompiledKind } from './compileKind';
+import { repairedFault, repairOf } from './doing';
 import { diagnose, type Diagnosis } from './diagnose';
 import { ImpossibleEvidenceError } from './network';
+import { isTurnedFree } from './rules';
 import { nextActions } from './nextActions';
 import { answerOf, type HiddenMachine, type Random } from './simulate';
 
@@ -51,7 +53,7 @@ export function followCourse(
   memory: Memory,
 ): Followed {
   const references = referencesOf(compiled.kind, 120);
-  const cleared = ['wet-signs', 'burnt-smell', 'damaged-cord', 'lithium-pack'];
+  const cleared = [...compiled.rules.holdsPower];
   let answers: Answer[] = [];
   let steps = 0;
   for (;;) {
@@ -81,12 +83,12 @@ export function followCourse(
     let { open } = state;
     let owed = 0;
     const cured = answers
-      .filter((a) => a.check.startsWith('repair:') && 'outcome' in a && a.outcome === 'gone')
+      .filter((a) => repairedFault(a.check) !== null && 'outcome' in a && a.outcome === 'gone')
       .reduce((sum, a) => sum + actionOf(compiled, a.check).minutes, 0);
     const proved = [...(diagnosis?.proved ?? [])];
     for (const id of proved) {
-      if (answers.some((a) => a.check === `repair:${id}`)) continue;
-      const step = actionOf(compiled, `repair:${id}`);
+      if (answers.some((a) => a.check === repairOf(id))) continue;
+      const step = actionOf(compiled, repairOf(id));
       const reached = reach(compiled.kind, open, step);
       open = reached.open;
       owed += reached.minutes + step.minutes;
@@ -136,15 +138,15 @@ export function proposedCourse(): Policy {
 /** May this check be made now? The roll is turned by hand before anything turns it under power. */
 function isLegal({ compiled, input }: Scene, id: string): boolean {
   const check = compiled.checks.find((c) => c.id === id)!;
-  if (check.power === 'no' || !check.spinsRoll || !compiled.checks.some((c) => c.id === 'finger-turn')) return true;
-  return input.answers.some((a) => a.check === 'finger-turn' && 'outcome' in a && a.outcome !== 'stuck');
+  const { turn } = compiled.rules;
+  return check.power === 'no' || !check.spinsRoll || !turn || isTurnedFree(turn, input.answers);
 }
 
 /** When looking has told nothing more: repairs of what may be behind the complaint, the commonest first. */
 function repairByHabit({ compiled, input }: Scene): string | null {
   const made = new Set(input.answers.map((a) => a.check));
   const left = compiled.faults
-    .map((f, i) => ({ id: `repair:${f.id}`, f, prior: compiled.network.faults[i]!.prior }))
+    .map((f, i) => ({ id: repairOf(f.id), f, prior: compiled.network.faults[i]!.prior }))
     .filter(({ id, f }) => !made.has(id) && f.complaints.some((c) => input.complaints.includes(c.complaint)))
     .sort((a, b) => b.prior - a.prior);
   return left[0]?.id ?? null;

@@ -105,6 +105,8 @@ export interface Aspect {
   reading?: ReadingSpec;
   /** How often an abnormal outcome shows with nothing wrong that the knowledge names. Default 0.02 in all. */
   leak?: Record<string, number>;
+  /** A caution that, seen on arrival, counts as some abnormal outcome until the check itself is made. */
+  impliedBy?: string;
   /** The aspect says nothing about any fault (a ghost with the roll off is normal); kept for the record. */
   neutral?: true;
 }
@@ -120,6 +122,8 @@ export interface Check {
   /** The roll may turn: it must have been turned by hand first. */
   spinsRoll?: true;
   cautions: string[];
+  /** It shows that the roll is free, so that it may be run; not after these outcomes. */
+  freesRoll?: { butNot: string[] };
   aspects: Aspect[];
 }
 
@@ -165,8 +169,11 @@ export interface Caution {
   label: string;
   when: string;
   text: string;
-  /** Hazard to life: an acknowledgement by name is taken. */
-  holdsBackPower?: true;
+  /**
+   * What it holds back: `power`, everything that needs power until somebody clears it by name (hazard to life); `spin`, what
+   * turns the roll until that was turned by hand.
+   */
+  holds?: 'power' | 'spin';
 }
 
 export interface Knowledge {
@@ -185,8 +192,18 @@ const MADE_DEAD: Record<Supply, { words: string; caution: string | null }> = {
   air: { words: 'Hose off the wall', caution: null },
 };
 
-/** The checks of a kind, with only the aspects and outcomes that it has, in the words of its supply. */
+const kindChecks = new WeakMap<Knowledge, Map<string, Check[]>>();
+
+/** The checks of a kind, with only the aspects and outcomes that it has, in the words of its supply; made once. */
 export function checksOf(knowledge: Knowledge, kindId: string): Check[] {
+  let byKind = kindChecks.get(knowledge);
+  if (!byKind) kindChecks.set(knowledge, (byKind = new Map()));
+  let checks = byKind.get(kindId);
+  if (!checks) byKind.set(kindId, (checks = wordedChecks(knowledge, kindId)));
+  return checks;
+}
+
+function wordedChecks(knowledge: Knowledge, kindId: string): Check[] {
   const has = (x: { kinds?: string[] }) => !x.kinds || x.kinds.includes(kindId);
   const dead = MADE_DEAD[knowledge.kinds.find((k) => k.id === kindId)?.supply ?? 'mains'];
   return knowledge.checks

@@ -29,3 +29,33 @@ export function learnPrior(
   const strength = KIND_STRENGTH + lent.jobs;
   return betaUpdate(betaUpdate(betaUpdate(shipped, KIND_STRENGTH, lent), strength, kind), MODEL_STRENGTH, model);
 }
+
+/** How often each fault was confirmed, for a kind and for one model of it. Plain data: it is handed to a thread. */
+export interface Tallies {
+  kindJobs: number;
+  modelJobs: number;
+  /** Jobs of other shops, each by its weight. */
+  lentJobs: number;
+  /** Fault → confirmed in other shops, by weight. */
+  lentFaults: Record<string, number>;
+  /** Fault → confirmed in the kind's and in the model's finished jobs. */
+  faults: Record<string, { kind: number; model: number }>;
+}
+
+/** Shipped priors as the jobs of the shop, and those lent to it, have moved them. */
+export function learnedPriors(tallies: Tallies, shipped: ReadonlyMap<string, number>): Map<string, number> {
+  return new Map(
+    [...shipped].map(([fault, prior]) => {
+      const count = tallies.faults[fault] ?? { kind: 0, model: 0 };
+      return [
+        fault,
+        learnPrior(
+          prior,
+          { confirmed: count.kind, jobs: tallies.kindJobs },
+          { confirmed: count.model, jobs: tallies.modelJobs },
+          { confirmed: tallies.lentFaults[fault] ?? 0, jobs: tallies.lentJobs },
+        ),
+      ];
+    }),
+  );
+}

@@ -1,8 +1,9 @@
 import { closingMinutes, courseCosts, reach } from './accessCosts';
 import type { Answer, AssessInput, NextAction } from './assessment';
-import { POWER_CAUTIONS } from './benchState';
+import { repairedFault, repairOf } from './doing';
 import type { CompiledFinding, CompiledKind } from './compileKind';
 import type { Diagnosis } from './diagnose';
+import { isTurnedFree } from './rules';
 import { exactCourse, type ExactInput } from './exactCourse';
 import type { Prover, WeightedSet } from './finishingCourse';
 import type { Check } from './knowledge';
@@ -51,7 +52,7 @@ export function nextActions(
   const costs = courseCosts(kind, compiled.faults, open);
   const answered = new Set(
     input.answers.map((a) => {
-      if (a.check.startsWith('repair:')) return a.check;
+      if (repairedFault(a.check) !== null) return a.check;
       const check = checkById(compiled, a.check);
       return `${check.id}/${aspectOf(check, a)!.id}`;
     }),
@@ -81,11 +82,13 @@ export function nextActions(
       anywhere: costs.check(check),
     });
     // The course counts on what can be done in the end; only what is forbidden outright is left out of it.
-    const faults = held.some((h) => POWER_CAUTIONS.has(h)) ? [] : findings.flatMap((f) => provenBy(compiled, f));
+    const faults = held.some((h) => compiled.rules.holdsPower.has(h))
+      ? []
+      : findings.flatMap((f) => provenBy(compiled, f));
     if (faults.length > 0) provers.push({ faults: [...new Set(faults)], ...costs.check(check) });
   }
   compiled.faults.forEach((fault, i) => {
-    const id = `repair:${fault.id}`;
+    const id = repairOf(fault.id);
     if (answered.has(id) || pins.has(i) || !sets.candidates.includes(i)) return;
     const held = fault.repair.power ? heldBack({ power: 'yes' }) : [];
     if (result.marginals[i]! >= WORTH_PROVING && held.length === 0)
@@ -164,11 +167,12 @@ export function nextActions(
       heldBackBy: c.held,
     };
   });
-  const { rows: sorted, behind } = enablersFirst(turnFirst(compiled, input, rows));
+  const { rows: sorted, behind } = enablersFirst(compiled, turnFirst(compiled, input, rows));
   const free = sorted.filter((r) => r.heldBackBy.length === 0);
   const first = free[0];
   const same = first ? Math.max(SAME_MINUTES, SAME_PART * first.total) : 0;
-  const effort = (row: NextAction) => row.minutes + row.openingMinutes + (row.check === 'finger-turn' ? behind : 0);
+  const effort = (row: NextAction) =>
+    row.minutes + row.openingMinutes + (row.check === compiled.rules.turn?.check.id ? behind : 0);
   for (const row of free)
     row.asGood = row === first || (row.informs > SPEAKS * row.minutes && row.total - first!.total <= same);
   // Of those worth the same one that is much quicker goes first: it is done before the others are begun.
@@ -196,7 +200,7 @@ function tryThrough(
     action.findings.some((f) => compiled.network.findings[f]!.effects.some((e) => suspects.has(e.fault))),
   );
   // What waits only for the roll to be turned belongs to the course, but not to what can be tried now.
-  if (telling.some((c) => c.held.length > 0 && c.held.every((h) => h === 'roll-free-before-power'))) return null;
+  if (telling.some((c) => c.held.length > 0 && c.held.every((h) => h === compiled.rules.turn?.caution))) return null;
   const free = telling.filter((c) => c.held.length === 0);
   const totals = exactCourse({
     ...shared,
@@ -228,7 +232,7 @@ function byTrial(ranked: RankedAction[], candidates: Candidate[], tried: Map<str
  * powered before it. Common practice, no source (the sums alone would now and then go straight to the plate).
  */
 function turnFirst(compiled: CompiledKind, { complaints }: AssessInput, rows: NextAction[]): NextAction[] {
-  const turn = rows.find((r) => r.check === 'finger-turn');
+  const turn = rows.find((r) => r.check === compiled.rules.turn?.check.id);
   const best = rows[0];
   if (!turn || !best || best.minutes + best.openingMinutes <= QUICK) return rows;
   const isTurned = complaints.some((c) => compiled.complaints.find((x) => x.id === c)?.turnedByHand);
@@ -238,9 +242,9 @@ function turnFirst(compiled: CompiledKind, { complaints }: AssessInput, rows: Ne
 }
 
 /** When the best of all waits only for the roll to be turned by hand, turning it is the next step, with that behind it. */
-function enablersFirst(rows: NextAction[]): { rows: NextAction[]; behind: number } {
-  const best = rows.find((r) => r.heldBackBy.every((h) => h === 'roll-free-before-power'));
-  const turn = rows.find((r) => r.check === 'finger-turn');
+function enablersFirst({ rules }: CompiledKind, rows: NextAction[]): { rows: NextAction[]; behind: number } {
+  const best = rows.find((r) => r.heldBackBy.every((h) => h === rules.turn?.caution));
+  const turn = rows.find((r) => r.check === rules.turn?.check.id);
   if (!best || best.heldBackBy.length === 0 || !turn) return { rows, behind: 0 };
   const total = Math.min(turn.total, best.total + turn.minutes + turn.openingMinutes);
   const raised = { ...turn, total, saving: turn.saving + turn.total - total };
@@ -252,14 +256,12 @@ function enablersFirst(rows: NextAction[]): { rows: NextAction[]; behind: number
 
 /** Which cautions forbid something now. */
 function holdsBack(compiled: CompiledKind, answers: Answer[], cautions: string[]) {
-  const turned = answers.filter((a) => a.check === 'finger-turn').at(-1);
-  const rolled = turned && 'outcome' in turned ? turned.outcome : undefined;
+  const { turn, holdsPower } = compiled.rules;
+  const held = cautions.filter((c) => holdsPower.has(c));
+  const mayRun = !turn || isTurnedFree(turn, answers);
   return (check: { power: Check['power']; spinsRoll?: true | undefined }): string[] => {
     if (check.power === 'no') return [];
-    const held: string[] = cautions.filter((c) => POWER_CAUTIONS.has(c));
-    const mustTurn = check.spinsRoll && compiled.checks.some((c) => c.id === 'finger-turn');
-    if (mustTurn && (rolled === undefined || rolled === 'stuck')) held.push('roll-free-before-power');
-    return held;
+    return check.spinsRoll && !mayRun ? [...held, turn.caution] : held;
   };
 }
 

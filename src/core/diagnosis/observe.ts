@@ -1,6 +1,7 @@
 import type { Answer, AssessInput } from './assessment';
 import { classifyReading, type References } from './classifyReading';
 import type { CompiledKind } from './compileKind';
+import { repairedFault } from './doing';
 import type { Aspect, Check } from './knowledge';
 import type { Observation } from './network';
 
@@ -34,10 +35,11 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
     add(`complaint:${id}`, id, [0, 1]);
   }
   for (const answer of input.answers) {
-    if (answer.check.startsWith('repair:')) {
+    const repaired = repairedFault(answer.check);
+    if (repaired !== null) {
       const gone = 'outcome' in answer && answer.outcome === 'gone';
       add(answer.check, answer.check, gone ? [1, 0] : [0, 1]);
-      if (gone) proved.add(answer.check.slice('repair:'.length));
+      if (gone) proved.add(repaired);
       continue;
     }
     const check = checkById(compiled, answer.check);
@@ -52,15 +54,15 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
     const share = 1 / likelihood.reduce((a, b) => a + b, 0);
     if (sure && share > 0.95) for (const id of sure.proves ?? []) if (compiled.faultIndex.has(id)) proved.add(id);
   }
-  // Water seen on arrival counts as some sign of water until the check itself is made.
-  const water = compiled.findingIndex.get('wet-signs/water');
-  const looked = input.answers.some((a) => a.check === 'wet-signs');
-  if (water !== undefined && !looked && input.raised?.includes('wet-signs'))
-    add(
-      'wet-signs/water',
-      'arrival:wet-signs',
-      compiled.network.findings[water]!.leak.map((_, k) => (k === 0 ? 0 : 1)),
-    );
+  // What was seen on arrival counts as some sign until the check itself is made.
+  const made = new Set(input.answers.map((a) => a.check));
+  for (const { id, check, aspect } of compiled.findings)
+    if (aspect?.impliedBy && !made.has(check!.id) && input.raised?.includes(aspect.impliedBy))
+      add(
+        id,
+        `arrival:${aspect.impliedBy}`,
+        aspect.outcomes.map((_, k) => (k === 0 ? 0 : 1)),
+      );
   return { observations, proved, labels };
 }
 

@@ -6,6 +6,7 @@ import { compileKind, type CompiledKind } from './compileKind';
 import { diagnose, type Diagnosis } from './diagnose';
 import type { Kind, Knowledge } from './knowledge';
 import { nextActions } from './nextActions';
+import { repairedFault, repairOf } from './doing';
 import { ImpossibleEvidenceError } from './network';
 import { posterior } from './posterior';
 
@@ -75,7 +76,7 @@ function expectedMinutes(compiled: CompiledKind, complaint: string, choose?: Cho
     mainsV: 120,
     complaints: [complaint],
     answers,
-    cleared: ['wet-signs', 'burnt-smell', 'damaged-cord', 'lithium-pack'],
+    cleared: [...compiled.rules.holdsPower],
   });
   const look = (answers: Answer[]) => {
     try {
@@ -87,12 +88,12 @@ function expectedMinutes(compiled: CompiledKind, complaint: string, choose?: Cho
   };
   const actionsAfter = (answers: Answer[]): string[] => {
     const made = new Set(answers.map((a) => a.check));
-    return [...compiled.checks.map((c) => c.id), ...compiled.faults.map((f) => `repair:${f.id}`)].filter(
+    return [...compiled.checks.map((c) => c.id), ...compiled.faults.map((f) => repairOf(f.id))].filter(
       (id) => !made.has(id),
     );
   };
   const outcomesOf = (check: string): Answer[] =>
-    check.startsWith('repair:')
+    repairedFault(check) !== null
       ? ['gone', 'remains'].map((outcome) => ({ check, outcome }))
       : compiled.checks.find((c) => c.id === check)!.aspects[0]!.outcomes.map((o) => ({ check, outcome: o.id }));
 
@@ -134,8 +135,8 @@ function expectedMinutes(compiled: CompiledKind, complaint: string, choose?: Cho
     let { open } = replay(compiled, answers);
     let minutes = 0;
     for (const id of diagnosis.proved) {
-      if (answers.some((a) => a.check === `repair:${id}`)) continue;
-      const step = actionOf(compiled, `repair:${id}`);
+      if (answers.some((a) => a.check === repairOf(id))) continue;
+      const step = actionOf(compiled, repairOf(id));
       const reached = reach(compiled.kind, open, step);
       open = reached.open;
       minutes += reached.minutes + step.minutes;

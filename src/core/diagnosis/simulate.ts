@@ -1,4 +1,5 @@
 import type { Answer } from './assessment';
+import { repairedFault } from './doing';
 import type { CompiledKind } from './compileKind';
 import { causalOrder } from './network';
 import { faultGivenCauses, levelsGiven } from './joint';
@@ -38,8 +39,9 @@ export function drawMachine(random: Random, compiled: CompiledKind): HiddenMachi
 export function answerOf(random: Random, compiled: CompiledKind, machine: HiddenMachine, check: string): Answer[] {
   const isPresent = (f: number) => machine.present.has(f);
   const level = (finding: number) => pick(random, levelsGiven(compiled.network.findings[finding]!, isPresent));
-  if (check.startsWith('repair:')) {
-    const fault = compiled.faultIndex.get(check.slice('repair:'.length))!;
+  const repaired = repairedFault(check);
+  if (repaired !== null) {
+    const fault = compiled.faultIndex.get(repaired)!;
     const gone = isPresent(fault) && level(compiled.findingIndex.get(check)!) === 0;
     return [{ check, outcome: gone ? 'gone' : 'remains' }];
   }

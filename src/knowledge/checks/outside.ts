@@ -80,6 +80,7 @@ export const outsideChecks: CheckText[] = [
     access: 'outside',
     power: 'no',
     cautions: ['unplug-before-opening'],
+    freesRoll: { butNot: ['stuck'] },
     aspects: [
       {
         id: 'feel',
@@ -298,6 +299,7 @@ export const outsideChecks: CheckText[] = [
       {
         id: 'water',
         label: 'Water',
+        impliedBy: 'wet-signs',
         outcomes: [
           { id: 'none', label: 'none' },
           { id: 'swollen-filter', label: 'swollen filter', raises: ['wet-signs'] },

@@ -1,10 +1,11 @@
 import type { Knex } from 'knex';
 import { insertApiToken } from '@/data/people';
-import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { openTestShop } from '../testShop.fixture';
 import { ProblemError } from '../problem';
 import { furnishShop, PASSPHRASE } from '../scene.fixture';
 import { guard, type Knock } from './guard';
-import { newToken, seal, shopSecret, tokenHash, unseal } from './secrets';
+import { shopSecret } from '@/environment';
+import { newToken, seal, tokenHash, unseal } from './secrets';
 import { signIn, signOut } from './signIn';
 
 let db: Knex;
@@ -23,7 +24,7 @@ const knock = (more: Partial<Knock>): Knock => ({
 });
 
 beforeAll(async () => {
-  ({ db, close } = await openTestDatabase());
+  ({ db, close } = await openTestShop());
   personId = (await furnishShop(db)).person.id;
 });
 afterAll(() => close());

@@ -1,19 +1,5 @@
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
-
-const REFUSED = new Set(['', 'secret', 'changeme', 'change-me', 'default', 'gritkeeper']);
-
-/**
- * The secret that keys what is stored of sessions and tokens.
- * @throws Error when GRITKEEPER_SECRET is missing, a default, or shorter than 32 characters
- */
-export function shopSecret(env: Record<string, string | undefined> = process.env): string {
-  const secret = env.GRITKEEPER_SECRET ?? '';
-  if (REFUSED.has(secret.toLowerCase()) || secret.length < 32)
-    throw new Error(
-      'GRITKEEPER_SECRET must be a secret of your own, 32 characters or more (for instance: openssl rand -hex 32).',
-    );
-  return secret;
-}
+import { shopSecret } from '@/environment';
 
 /** What is kept of a token: its keyed hash, from which it cannot be made again. */
 export function tokenHash(token: string): Buffer {

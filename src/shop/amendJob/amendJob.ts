@@ -1,34 +1,50 @@
-import { replaceComplaints, updateJob } from '@/data/jobs';
+import { replaceComplaints } from '@/data/jobs';
+import type { JobChange } from '@/data/jobState';
 import { refreshSearch } from '@/data/machines';
-import type { Person } from '../access/person';
+import { everyone } from '../access/roles';
 import { unknownIds } from '../finding/finding';
 import { jobDeed } from '../jobDeed/jobDeed';
+import type { WrittenFacts } from '../jobView/jobFacts';
 import { refuseIf } from '../problem';
-import type { AmendJobDto } from './dto';
+import { AmendJobDto } from './dto';
 
-const LABELS: Record<string, string> = {
+const LABELS = {
   words: 'the customer’s words',
   complaints: 'complaints',
   promisedOn: 'the promised day',
   accessories: 'what came with it',
   pickedUp: 'what it picked up last',
-};
+} as const;
 
-/** Corrects a mistake of the counter. What stood there before stays in the audit. */
-export function amendJob(person: Person, jobId: number, dto: AmendJobDto) {
-  return jobDeed('amend-job', person, jobId, dto, async ({ db, job, kind, tell }) => {
-    if (dto.complaints) {
-      refuseIf(unknownIds(kind, { complaints: dto.complaints }));
-      await replaceComplaints(db, job.id, [...new Set(dto.complaints)]);
-    }
-    await updateJob(db, job.id, {
+type Amended = Partial<Pick<WrittenFacts, keyof typeof LABELS>>;
+
+/** Corrects a mistake of the counter. What stood there before stays in the audit; only what differs is told. */
+export const amendJob = jobDeed({
+  name: 'amend-job',
+  roles: everyone,
+  summary: 'Correct what was written down at the counter',
+  dto: AmendJobDto,
+  async work({ db, facts, kind, machineId, tell, change, onceWritten }, dto) {
+    const wanted: Amended = {
       ...(dto.words !== undefined ? { words: dto.words } : {}),
-      ...(dto.promisedOn ? { promised_on: dto.promisedOn } : {}),
+      ...(dto.complaints ? { complaints: [...new Set(dto.complaints)].sort() } : {}),
+      ...(dto.promisedOn ? { promisedOn: dto.promisedOn } : {}),
       ...(dto.accessories ? { accessories: dto.accessories.map((a) => a.trim()) } : {}),
-      ...(dto.pickedUp !== undefined ? { picked_up: dto.pickedUp.trim() } : {}),
-    });
-    if (dto.words !== undefined) await refreshSearch(db, job.machine_id);
-    const changed = Object.keys(LABELS).filter((k) => dto[k as keyof AmendJobDto] !== undefined);
-    await tell('corrected', `Corrected: ${changed.map((k) => LABELS[k]).join(', ')}.`);
-  });
-}
+      ...(dto.pickedUp !== undefined ? { pickedUp: dto.pickedUp.trim() } : {}),
+    };
+    refuseIf(dto.complaints ? unknownIds(kind, { complaints: dto.complaints }) : []);
+    const differs = (name: keyof typeof LABELS) =>
+      wanted[name] !== undefined && JSON.stringify(wanted[name]) !== JSON.stringify(facts[name]);
+    if (differs('complaints')) await replaceComplaints(db, facts.id, wanted.complaints!);
+    const row: JobChange = {
+      ...(differs('words') ? { words: wanted.words! } : {}),
+      ...(differs('promisedOn') ? { promised_on: wanted.promisedOn! } : {}),
+      ...(differs('accessories') ? { accessories: wanted.accessories! } : {}),
+      ...(differs('pickedUp') ? { picked_up: wanted.pickedUp! } : {}),
+    };
+    change(row);
+    const changed = (Object.keys(LABELS) as (keyof typeof LABELS)[]).filter(differs);
+    if (changed.length > 0) tell('corrected', `Corrected: ${changed.map((k) => LABELS[k]).join(', ')}.`);
+    if (row.words !== undefined) onceWritten((now) => refreshSearch(now, machineId));
+  },
+});

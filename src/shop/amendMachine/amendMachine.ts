@@ -14,10 +14,11 @@ import {
 } from '@/data/machines';
 import { database } from '@/data/database';
 import type { Person } from '../access/person';
-import { versionedDeed } from '../deed/deed';
+import { counter, everyone } from '../access/roles';
+import { deedOn, onVersion } from '../deed/deed';
 import { machineCardOf } from '../machines/machines';
 import { notFound, refuseIf, type FieldProblem } from '../problem';
-import type { AmendMachineDto, ChangeOwnerDto, MergeMachinesDto } from './dto';
+import { AmendMachineDto, ChangeOwnerDto, MergeMachinesDto } from './dto';
 
 async function subject(tag: string) {
   const machine = await machineByTag(database(), tag);
@@ -35,88 +36,102 @@ function told(db: Db, machine: MachineRow, person: Person, what: string, text: s
 }
 
 /** Corrects a machine's card. What stood there before stays in the audit. @throws ProblemError 400, 404, 409 */
-export async function amendMachine(person: Person, tag: string, dto: AmendMachineDto) {
-  return versionedDeed(person, 'amend-machine', dto, await subject(tag), async (db, machine) => {
-    const problems: FieldProblem[] = [];
-    const model = await modelById(db, dto.modelId);
-    const before = (await modelById(db, machine.model_id))!;
-    if (!model) problems.push({ field: 'modelId', message: 'This model is not in the list.' });
-    else if (model.kind !== before.kind && (await openJobOf(db, machine.id)))
-      problems.push({ field: 'modelId', message: 'Another kind of machine while a job is open: hand it back first.' });
-    if (dto.siteId !== null && (await siteById(db, dto.siteId))?.customer_id !== machine.customer_id)
-      problems.push({ field: 'siteId', message: 'This site is not one of the owner’s.' });
-    refuseIf(problems);
-    const computed = dto.purchasedOn ? warrantyUntil(dto.purchasedOn, model!.warranty_months) : null;
-    await updateMachine(db, machine.id, {
-      model_id: dto.modelId,
-      site_id: dto.siteId,
-      serial: dto.serial.trim(),
-      made_year: dto.madeYear,
-      purchased_on: dto.purchasedOn,
-      warranty_until: dto.warrantyUntil ?? computed,
-      pets: dto.pets,
-      hours_per_week: dto.hoursPerWeek,
-      note: dto.note.trim(),
-    });
-    if (dto.note.trim() !== machine.note)
-      await told(db, machine, person, 'note', dto.note.trim() || 'The note to the next technician was taken away.');
-    if (dto.modelId !== machine.model_id || dto.serial.trim() !== machine.serial)
-      await told(
-        db,
-        machine,
-        person,
-        'corrected',
-        `Card corrected: ${model!.maker} ${model!.name}, serial ${dto.serial.trim() || 'none'}.`,
-      );
-  });
-}
+export const amendMachine = deedOn(
+  { name: 'amend-machine', roles: everyone, summary: 'Correct the card', dto: AmendMachineDto },
+  async (person, tag: string, dto) =>
+    onVersion(person, 'amend-machine', dto, await subject(tag), async (db, machine) => {
+      const problems: FieldProblem[] = [];
+      const model = await modelById(db, dto.modelId);
+      const before = (await modelById(db, machine.model_id))!;
+      if (!model) problems.push({ field: 'modelId', message: 'This model is not in the list.' });
+      else if (model.kind !== before.kind && (await openJobOf(db, machine.id)))
+        problems.push({
+          field: 'modelId',
+          message: 'Another kind of machine while a job is open: hand it back first.',
+        });
+      if (dto.siteId !== null && (await siteById(db, dto.siteId))?.customer_id !== machine.customer_id)
+        problems.push({ field: 'siteId', message: 'This site is not one of the owner’s.' });
+      refuseIf(problems);
+      const computed = dto.purchasedOn ? warrantyUntil(dto.purchasedOn, model!.warranty_months) : null;
+      await updateMachine(db, machine.id, {
+        model_id: dto.modelId,
+        site_id: dto.siteId,
+        serial: dto.serial.trim(),
+        made_year: dto.madeYear,
+        purchased_on: dto.purchasedOn,
+        warranty_until: dto.warrantyUntil ?? computed,
+        pets: dto.pets,
+        hours_per_week: dto.hoursPerWeek,
+        note: dto.note.trim(),
+      });
+      if (dto.note.trim() !== machine.note)
+        await told(db, machine, person, 'note', dto.note.trim() || 'The note to the next technician was taken away.');
+      if (dto.modelId !== machine.model_id || dto.serial.trim() !== machine.serial)
+        await told(
+          db,
+          machine,
+          person,
+          'corrected',
+          `Card corrected: ${model!.maker} ${model!.name}, serial ${dto.serial.trim() || 'none'}.`,
+        );
+    }),
+);
 
 /** Gives the machine's book to another owner; what happened before stays in it. */
-export async function changeOwner(person: Person, tag: string, dto: ChangeOwnerDto) {
-  return versionedDeed(person, 'change-owner', dto, await subject(tag), async (db, machine) => {
-    const now = await customerById(db, dto.customerId);
-    const before = (await customerById(db, machine.customer_id))!;
-    refuseIf(
-      !now || now.merged_into !== null || now.id === before.id
-        ? [{ field: 'customerId', message: 'Choose another owner.' }]
-        : [],
-    );
-    await updateMachine(db, machine.id, { customer_id: dto.customerId, site_id: null });
-    await told(db, machine, person, 'owner', `From ${before.name} to ${now!.name}.`);
-  });
-}
+export const changeOwner = deedOn(
+  { name: 'change-owner', roles: counter, summary: 'Give the book to another owner', dto: ChangeOwnerDto },
+  async (person, tag: string, dto) =>
+    onVersion(person, 'change-owner', dto, await subject(tag), async (db, machine) => {
+      const now = await customerById(db, dto.customerId);
+      const before = (await customerById(db, machine.customer_id))!;
+      refuseIf(
+        !now || now.merged_into !== null || now.id === before.id
+          ? [{ field: 'customerId', message: 'Choose another owner.' }]
+          : [],
+      );
+      await updateMachine(db, machine.id, { customer_id: dto.customerId, site_id: null });
+      await told(db, machine, person, 'owner', `From ${before.name} to ${now!.name}.`);
+    }),
+);
 
 /**
  * Two books of the same machine become one: jobs, parts, readings, photographs and plans go over; the other tag leads here.
  * @throws ProblemError 400 for itself, another kind, one merged already, or when both have an open job
  */
-export async function mergeMachines(person: Person, tag: string, dto: MergeMachinesDto) {
-  return versionedDeed(person, 'merge-machines', dto, await subject(tag), async (db, machine) => {
-    const found = await machineByTag(db, dto.other);
-    const other = found && (await lockMachine(db, found.id));
-    const problem = async (): Promise<string | null> => {
-      if (!other) return `Machine ${dto.other} is not here.`;
-      if (other.id === machine.id) return 'This is the same tag.';
-      if (other.merged_into !== null || machine.merged_into !== null) return 'It was merged before.';
-      const kinds = [await modelById(db, other.model_id), await modelById(db, machine.model_id)].map((m) => m!.kind);
-      if (kinds[0] !== kinds[1]) return 'They are of different kinds: correct the model first.';
-      if ((await openJobOf(db, other.id)) && (await openJobOf(db, machine.id)))
-        return 'Both have an open job: hand one back first.';
-      return null;
-    };
-    const message = await problem();
-    refuseIf(message ? [{ field: 'other', message }] : []);
-    await moveMachineRows(db, other!.id, machine.id);
-    await updateMachine(db, other!.id, { merged_into: machine.id });
-    await updateMachine(db, machine.id, {
-      serial: machine.serial || other!.serial,
-      made_year: machine.made_year ?? other!.made_year,
-      purchased_on: machine.purchased_on ?? other!.purchased_on,
-      warranty_until: machine.warranty_until ?? other!.warranty_until,
-      note: [machine.note, other!.note].filter(Boolean).join('\n'),
-    });
-    await refreshNextDue(db, machine.id);
-    await refreshSearch(db, machine.id);
-    await told(db, machine, person, 'corrected', `The book of ${other!.tag} was merged into this one.`);
-  });
-}
+export const mergeMachines = deedOn(
+  {
+    name: 'merge-machines',
+    roles: counter,
+    summary: 'Make another machine’s book part of this one',
+    dto: MergeMachinesDto,
+  },
+  async (person, tag: string, dto) =>
+    onVersion(person, 'merge-machines', dto, await subject(tag), async (db, machine) => {
+      const found = await machineByTag(db, dto.other);
+      const other = found && (await lockMachine(db, found.id));
+      const problem = async (): Promise<string | null> => {
+        if (!other) return `Machine ${dto.other} is not here.`;
+        if (other.id === machine.id) return 'This is the same tag.';
+        if (other.merged_into !== null || machine.merged_into !== null) return 'It was merged before.';
+        const kinds = [await modelById(db, other.model_id), await modelById(db, machine.model_id)].map((m) => m!.kind);
+        if (kinds[0] !== kinds[1]) return 'They are of different kinds: correct the model first.';
+        if ((await openJobOf(db, other.id)) && (await openJobOf(db, machine.id)))
+          return 'Both have an open job: hand one back first.';
+        return null;
+      };
+      const message = await problem();
+      refuseIf(message ? [{ field: 'other', message }] : []);
+      await moveMachineRows(db, other!.id, machine.id);
+      await updateMachine(db, other!.id, { merged_into: machine.id });
+      await updateMachine(db, machine.id, {
+        serial: machine.serial || other!.serial,
+        made_year: machine.made_year ?? other!.made_year,
+        purchased_on: machine.purchased_on ?? other!.purchased_on,
+        warranty_until: machine.warranty_until ?? other!.warranty_until,
+        note: [machine.note, other!.note].filter(Boolean).join('\n'),
+      });
+      await refreshNextDue(db, machine.id);
+      await refreshSearch(db, machine.id);
+      await told(db, machine, person, 'corrected', `The book of ${other!.tag} was merged into this one.`);
+    }),
+);

@@ -2,7 +2,9 @@ import { auditOf, type AuditOf } from '@/data/audit';
 import { database } from '@/data/database';
 import type { Person } from '../access/person';
 import { allow } from '../access/roles';
+import { deedWords } from '../deeds';
 import type { AuditEntry } from './dto';
+import { mayReadAudit } from './mayReadAudit';
 
 const PAGE = 50;
 
@@ -12,7 +14,7 @@ export async function readAudit(
   of: AuditOf,
   before?: number,
 ): Promise<{ rows: AuditEntry[]; more: boolean }> {
-  allow(person, 'read-audit');
+  allow(person, mayReadAudit);
   const rows = await auditOf(database(), of, PAGE + 1, before);
   return {
     rows: rows.slice(0, PAGE).map((r) => ({
@@ -20,6 +22,7 @@ export async function readAudit(
       at: r.at.toISOString(),
       by: r.person,
       deed: r.deed,
+      words: r.deed === '' ? '' : deedWords(r.deed),
       rowOf: r.row_of,
       rowId: r.row_id,
       job: r.job_id,

@@ -3,6 +3,8 @@ export interface AuditEntry {
   at: string;
   by: string | null;
   deed: string;
+  /** The deed in words; empty before the book was opened. */
+  words: string;
   rowOf: string;
   rowId: string;
   job: number | null;

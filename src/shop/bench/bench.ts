@@ -1,8 +1,9 @@
 import { database } from '@/data/database';
-import { openJobs } from '@/data/jobs';
+import { openJobs, type OpenJob } from '@/data/jobs';
 import { workers } from '@/data/people';
 import { shopSettings } from '@/data/shopSettings';
 import { dayInZone, dayStart } from '../settings/day';
+import { foreseeStale } from '../finding/foresee';
 import type { BenchView } from './dto';
 
 /** Machines on the premises at most; beyond this the Bench says that there are more. */
@@ -13,6 +14,7 @@ const STRIP_DAYS = 4;
 export async function bench(): Promise<BenchView> {
   const db = database();
   const [jobs, shop, people] = await Promise.all([openJobs(db, MOST_STRIPS), shopSettings(db), workers(db)]);
+  foreseeStale(jobs);
   const now = new Date();
   const today = dayInZone(now, shop.zone);
   return {
@@ -37,7 +39,7 @@ export async function bench(): Promise<BenchView> {
       complaints: j.complaints ?? [],
       promisedOn: j.promised_on,
       takenInAt: j.taken_in_at.toISOString(),
-      next: j.next_action,
+      next: nextOf(j),
       wait: j.wait_kind
         ? {
             kind: j.wait_kind,
@@ -50,4 +52,10 @@ export async function bench(): Promise<BenchView> {
       late: j.promised_on < today,
     })),
   };
+}
+
+/** The next thing for the hands, when it was found for the job as it stands; null while it is being worked out. */
+function nextOf({ version, next_action }: OpenJob): BenchView['strips'][number]['next'] {
+  if (next_action?.version !== version || next_action.text === undefined) return null;
+  return { text: next_action.text, minutes: next_action.minutes! };
 }

@@ -5,7 +5,7 @@ import { shopSettings } from '@/data/shopSettings';
 import { knowledge } from '@/knowledge';
 import { careLines } from '@/knowledge/bench';
 import { planItems } from '@/knowledge/plans';
-import { jobView } from '../jobView/jobView';
+import { jobFacts } from '../jobView/jobFacts';
 import type { CareSheetView } from './dto';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
@@ -16,13 +16,13 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
   const row = await jobById(db, jobId);
   if (!row) throw notFound('This job');
   const [job, plans, shop, machine] = await Promise.all([
-    jobView(db, jobId),
+    jobFacts(jobId, db),
     plansOf(db, row.machine_id),
     shopSettings(db),
     machineById(db, row.machine_id),
   ]);
   const confirmed = await confirmedFaultsOf(db, jobId);
-  const faults = confirmed.length > 0 ? confirmed : job.assessment.proved;
+  const faults = confirmed.length > 0 ? confirmed : job.proved;
   const label = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
   return {
     shop: shop.name,

@@ -1,11 +1,11 @@
-import type { JobView } from '../jobView/dto';
+import type { JobFacts } from '../jobView/dto';
 
 /** What stands on the sheet that goes home with the machine. */
 export interface CareSheetView {
   shop: string;
   paper: 'A4' | 'Letter';
   today: string;
-  job: JobView;
+  job: JobFacts;
   found: string[];
   fitted: string[];
   proved: { label: string; text: string }[];

@@ -14,18 +14,18 @@ import {
 import { database, type Db } from '@/data/database';
 import { machinesOfCustomer } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
-import type { Person } from '../access/person';
-import { deed, versionedDeed } from '../deed/deed';
+import { counter } from '../access/roles';
+import { deedOn, once, onVersion, shopDeed } from '../deed/deed';
 import { notFound, refuseIf } from '../problem';
 import { dayInZone } from '../settings/day';
-import type {
+import {
   AddCustomerDto,
   AmendCustomerDto,
-  CustomerCardView,
-  CustomerListView,
   MergeCustomersDto,
   PutContactDto,
   PutSiteDto,
+  type CustomerCardView,
+  type CustomerListView,
 } from './dto';
 
 const PAGE = 50;
@@ -89,9 +89,11 @@ async function card(db: Db, id: number): Promise<CustomerCardView> {
   };
 }
 
-export function addCustomer(person: Person, dto: AddCustomerDto): Promise<{ id: number }> {
-  return deed(person, 'add-customer', dto.key, '', async (db) => ({ id: await insertCustomer(db, fields(dto)) }));
-}
+export const addCustomer = shopDeed(
+  { name: 'add-customer', roles: counter, summary: 'Add a customer', dto: AddCustomerDto },
+  (person, dto) =>
+    once(person, 'add-customer', dto.key, '', async (db) => ({ id: await insertCustomer(db, fields(dto)) })),
+);
 
 /** The card held, its answer the card as it is then. */
 function subject(id: number) {
@@ -103,62 +105,70 @@ function subject(id: number) {
   };
 }
 
-/** @throws ProblemError 404; 409 with the card as it is now */
-export function amendCustomer(person: Person, id: number, dto: AmendCustomerDto) {
-  return versionedDeed(person, 'amend-customer', dto, subject(id), (db) => updateCustomer(db, id, fields(dto)));
-}
+/** Refused with the card as it is now when somebody changed it meanwhile. */
+export const amendCustomer = deedOn(
+  { name: 'amend-customer', roles: counter, summary: 'Correct the card', dto: AmendCustomerDto },
+  (person, id: number, dto) =>
+    onVersion(person, 'amend-customer', dto, subject(id), (db) => updateCustomer(db, id, fields(dto))),
+);
 
 /**
  * Two cards of the same customer become one: machines, jobs, sites and contacts go over; the other card leads here from then on.
- * @throws ProblemError 400 for itself or one that was merged already
+ * Refused for itself or one that was merged already.
  */
-export function mergeCustomers(person: Person, id: number, dto: MergeCustomersDto) {
-  return versionedDeed(person, 'merge-customers', dto, subject(id), async (db, kept) => {
-    const other = await lockCustomer(db, dto.other);
-    refuseIf(
-      !other || other.id === id || other.merged_into !== null || kept.merged_into !== null
-        ? [{ field: 'other', message: 'Choose another customer that was not merged before.' }]
-        : [],
-    );
-    await moveCustomerRows(db, dto.other, id);
-    await updateCustomer(db, dto.other, { merged_into: id });
-    await updateCustomer(db, id, {
-      phone: kept.phone || other!.phone,
-      email: kept.email || other!.email,
-      address: kept.address || other!.address,
-      standing: [kept.standing, other!.standing].filter(Boolean).join('\n'),
-    });
-    await refreshCustomerSearch(db, id);
-  });
-}
+export const mergeCustomers = deedOn(
+  { name: 'merge-customers', roles: counter, summary: 'Make another card part of this one', dto: MergeCustomersDto },
+  (person, id: number, dto) =>
+    onVersion(person, 'merge-customers', dto, subject(id), async (db, kept) => {
+      const other = await lockCustomer(db, dto.other);
+      refuseIf(
+        !other || other.id === id || other.merged_into !== null || kept.merged_into !== null
+          ? [{ field: 'other', message: 'Choose another customer that was not merged before.' }]
+          : [],
+      );
+      await moveCustomerRows(db, dto.other, id);
+      await updateCustomer(db, dto.other, { merged_into: id });
+      await updateCustomer(db, id, {
+        phone: kept.phone || other!.phone,
+        email: kept.email || other!.email,
+        address: kept.address || other!.address,
+        standing: [kept.standing, other!.standing].filter(Boolean).join('\n'),
+      });
+      await refreshCustomerSearch(db, id);
+    }),
+);
 
-export function putSite(person: Person, id: number, dto: PutSiteDto) {
-  return versionedDeed(person, 'put-site', dto, subject(id), async (db) => {
-    const row = { customer_id: id, label: dto.label.trim(), address: dto.address.trim(), note: dto.note.trim() };
-    refuseIf(
-      (await storeSite(db, dto.id ?? null, row)) ? [] : [{ field: 'id', message: 'This site is not one of theirs.' }],
-    );
-    await updateCustomer(db, id, {});
-  });
-}
+export const putSite = deedOn(
+  { name: 'put-site', roles: counter, summary: 'Add or change a site', dto: PutSiteDto },
+  (person, id: number, dto) =>
+    onVersion(person, 'put-site', dto, subject(id), async (db) => {
+      const row = { customer_id: id, label: dto.label.trim(), address: dto.address.trim(), note: dto.note.trim() };
+      refuseIf(
+        (await storeSite(db, dto.id ?? null, row)) ? [] : [{ field: 'id', message: 'This site is not one of theirs.' }],
+      );
+      await updateCustomer(db, id, {});
+    }),
+);
 
-export function putContact(person: Person, id: number, dto: PutContactDto) {
-  return versionedDeed(person, 'put-contact', dto, subject(id), async (db) => {
-    const row = {
-      customer_id: id,
-      name: dto.name.trim(),
-      phone: dto.phone.trim(),
-      email: dto.email.trim(),
-      task: dto.task.trim(),
-    };
-    refuseIf(
-      (await storeContact(db, dto.id ?? null, row))
-        ? []
-        : [{ field: 'id', message: 'This contact is not one of theirs.' }],
-    );
-    await updateCustomer(db, id, {});
-  });
-}
+export const putContact = deedOn(
+  { name: 'put-contact', roles: counter, summary: 'Add or change a contact', dto: PutContactDto },
+  (person, id: number, dto) =>
+    onVersion(person, 'put-contact', dto, subject(id), async (db) => {
+      const row = {
+        customer_id: id,
+        name: dto.name.trim(),
+        phone: dto.phone.trim(),
+        email: dto.email.trim(),
+        task: dto.task.trim(),
+      };
+      refuseIf(
+        (await storeContact(db, dto.id ?? null, row))
+          ? []
+          : [{ field: 'id', message: 'This contact is not one of theirs.' }],
+      );
+      await updateCustomer(db, id, {});
+    }),
+);
 
 function fields(dto: Omit<AmendCustomerDto, 'key' | 'version'>) {
   const name = dto.name.trim();

@@ -2,22 +2,74 @@ import { setActor } from '@/data/audit';
 import { database, type Db } from '@/data/database';
 import { claimDeed, storeDeedAnswer } from '@/data/deeds';
 import type { Person } from '../access/person';
-import { allow, type DeedName } from '../access/roles';
+import { allow, type Right } from '../access/roles';
 import { notFound, ProblemError } from '../problem';
+import { readDto } from '../readDto';
+
+/** A deed as the table of deeds knows it: who may do it, what it is in words, the class that checks what is sent. */
+export interface DeedSpec<Dto extends object = object> extends Right {
+  dto: new () => Dto;
+}
+
+/** A deed on one thing (a job, a machine, a customer) as the table has it. */
+export interface AnyDeedOn<Id> {
+  spec: DeedSpec;
+  /** Does it from what was sent. @throws ProblemError 400 that names each field, and what the deed itself refuses */
+  from: (person: Person, id: Id, body: unknown) => Promise<unknown>;
+}
+
+/** A deed that is done to the shop as a whole, or makes something new. */
+export interface AnyShopDeed {
+  spec: DeedSpec;
+  from: (person: Person, body: unknown) => Promise<unknown>;
+}
+
+export type DeedOn<Id, Dto extends object, Answer> = ((person: Person, id: Id, dto: Dto) => Promise<Answer>) &
+  AnyDeedOn<Id>;
+export type ShopDeed<Dto extends object, Answer> = ((person: Person, dto: Dto) => Promise<Answer>) & AnyShopDeed;
+
+/** Describes a deed on one thing; nobody whose role may not gets to it. */
+export function deedOn<Id, Dto extends object, Answer>(
+  spec: DeedSpec<Dto>,
+  work: (person: Person, id: Id, dto: Dto) => Promise<Answer>,
+): DeedOn<Id, Dto, Answer> {
+  const run = async (person: Person, id: Id, dto: Dto) => {
+    allow(person, spec);
+    return work(person, id, dto);
+  };
+  return Object.assign(run, {
+    spec,
+    from: async (person: Person, id: Id, body: unknown) => run(person, id, await readDto(spec.dto, body)),
+  });
+}
+
+/** Describes a deed on the shop; nobody whose role may not gets to it. */
+export function shopDeed<Dto extends object, Answer>(
+  spec: DeedSpec<Dto>,
+  work: (person: Person, dto: Dto) => Promise<Answer>,
+): ShopDeed<Dto, Answer> {
+  const run = async (person: Person, dto: Dto) => {
+    allow(person, spec);
+    return work(person, dto);
+  };
+  return Object.assign(run, {
+    spec,
+    from: async (person: Person, body: unknown) => run(person, await readDto(spec.dto, body)),
+  });
+}
 
 /**
  * Does one thing in one transaction, once per key, under the person's name in the audit.
+ * @param name of the deed, for the audit
  * @param subject tells deeds of one name apart, such as the number of the job
- * @throws ProblemError 403 when the person's role may not do it
  */
-export async function deed<T>(
+export async function once<T>(
   person: Person,
-  name: DeedName,
+  name: string,
   key: string,
   subject: string | number,
   work: (db: Db) => Promise<T>,
 ): Promise<T> {
-  allow(person, name);
   return database().transaction(async (db) => {
     await setActor(db, person.id, name);
     const before = await claimDeed(db, key, person.id, `${name}:${subject}`);
@@ -30,16 +82,15 @@ export async function deed<T>(
 
 /**
  * Changes one row that carries a version: refused with the row as it is now when somebody changed it meanwhile.
- * @throws ProblemError 403; 404; 409 with `current`
+ * @throws ProblemError 404; 409 with `current`
  */
-export async function versionedDeed<Row extends { version: number }, View>(
+export async function onVersion<Row extends { version: number }, View>(
   person: Person,
-  name: DeedName,
+  name: string,
   dto: { key: string; version: number },
   subject: { id: number; what: string; lock: (db: Db) => Promise<Row | undefined>; view: (db: Db) => Promise<View> },
   work: (db: Db, row: Row) => Promise<void>,
 ): Promise<View> {
-  allow(person, name);
   return database().transaction(async (db) => {
     await setActor(db, person.id, name);
     // Pressed twice: nothing is done again, and the answer is the row as it is now, so no copy of it is kept.

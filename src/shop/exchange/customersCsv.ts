@@ -1,11 +1,17 @@
 import { allCustomers, insertCustomers, knownCustomers } from '@/data/exchange';
 import { database } from '@/data/database';
 import type { Person } from '../access/person';
-import { allow } from '../access/roles';
+import { allow, owner, type Right } from '../access/roles';
 import { AddCustomerDto } from '../customers/dto';
 import { plainCell, readCsv, writeCsv } from './csv';
 import type { ImportReport } from './dto';
-import { importRows, rowProblems, type LookedRow } from './importRows';
+import { exportAll, importRows, rowProblems, type LookedRow } from './importRows';
+
+export const takeCustomersIn: Right = {
+  name: 'import-customers',
+  roles: owner,
+  summary: 'Take customers in from a file',
+};
 
 const COLUMNS = { needed: ['name'], allowed: ['kind', 'phone', 'email', 'address', 'standing'] } as const;
 const ALL = [...COLUMNS.needed, ...COLUMNS.allowed] as const;
@@ -21,7 +27,7 @@ export interface CustomerIn {
 }
 
 export async function customersCsv(person: Person): Promise<string> {
-  allow(person, 'export-all');
+  allow(person, exportAll);
   const rows = await allCustomers(database());
   return writeCsv(
     ALL,
@@ -50,7 +56,7 @@ export function importCustomersCsv(person: Person, text: string, dryRun: boolean
 export function importCustomers(person: Person, rows: CustomerIn[], dryRun: boolean): Promise<ImportReport> {
   return importRows<CustomerIn>(
     person,
-    'import-customers',
+    takeCustomersIn,
     dryRun,
     async (db) => {
       const known = await knownCustomers(db);

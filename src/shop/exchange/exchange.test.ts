@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import type { Knex } from 'knex';
 import sharp from 'sharp';
-import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { openTestShop } from '../testShop.fixture';
 import type { Person } from '../access/person';
 import { machineBook } from '../book/book';
 import { machineBookPdf } from '../book/bookPdf';
@@ -23,7 +23,7 @@ let close: () => Promise<void>;
 let owner: Person;
 let models: Record<string, number>;
 beforeAll(async () => {
-  ({ db, close } = await openTestDatabase());
+  ({ db, close } = await openTestShop());
   const scene = await furnishShop(db);
   models = scene.models;
   owner = { ...scene.person, role: 'owner' };

@@ -4,10 +4,12 @@ import type { Db } from '@/data/database';
 import { database } from '@/data/database';
 import { setActor, tellAsOne } from '@/data/audit';
 import type { Person } from '../access/person';
-import { allow, type DeedName } from '../access/roles';
+import { allow, owner, type Right } from '../access/roles';
 import type { ImportReport, RowReport } from './dto';
 
 const SHOWN = 200;
+
+export const exportAll: Right = { name: 'export-all', roles: owner, summary: 'Take all data out' };
 
 /** One row of a file, looked at. */
 export interface LookedRow<T> extends RowReport {
@@ -22,14 +24,14 @@ export interface LookedRow<T> extends RowReport {
  */
 export async function importRows<T>(
   person: Person,
-  name: DeedName,
+  right: Right,
   dryRun: boolean,
   look: (db: Db) => Promise<LookedRow<T>[]>,
   write: (db: Db, rows: T[]) => Promise<void>,
 ): Promise<ImportReport> {
-  allow(person, name);
+  allow(person, right);
   return database().transaction(async (db) => {
-    await setActor(db, person.id, name);
+    await setActor(db, person.id, right.name);
     await tellAsOne(db);
     const looked = await look(db);
     const counts = { new: 0, known: 0, wrong: 0 };

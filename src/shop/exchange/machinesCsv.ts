@@ -3,11 +3,17 @@ import { allMachines, insertMachines, knownCustomers, knownMachines, type Machin
 import { database } from '@/data/database';
 import { models, nextTag } from '@/data/machines';
 import type { Person } from '../access/person';
-import { allow } from '../access/roles';
+import { allow, owner, type Right } from '../access/roles';
 import { plainCell, readCsv, writeCsv } from './csv';
 import { customerKey } from './customersCsv';
 import type { ImportReport, RowReport } from './dto';
-import { importRows, type LookedRow } from './importRows';
+import { exportAll, importRows, type LookedRow } from './importRows';
+
+export const takeMachinesIn: Right = {
+  name: 'import-machines',
+  roles: owner,
+  summary: 'Take machines in from a file',
+};
 
 const COLUMNS = {
   needed: ['maker', 'model', 'owner'],
@@ -17,7 +23,7 @@ const ALL = [...COLUMNS.needed, ...COLUMNS.allowed] as const;
 type Row = Record<(typeof ALL)[number], string>;
 
 export async function machinesCsv(person: Person): Promise<string> {
-  allow(person, 'export-all');
+  allow(person, exportAll);
   const rows = await allMachines(database());
   return writeCsv(
     ALL,
@@ -48,7 +54,7 @@ export function importMachinesCsv(person: Person, text: string, dryRun: boolean)
   );
   return importRows<MachineIn>(
     person,
-    'import-machines',
+    takeMachinesIn,
     dryRun,
     async (db) => {
       const modelOf = new Map((await models(db)).map((m) => [`${m.maker}|${m.name}`.toLowerCase(), m]));

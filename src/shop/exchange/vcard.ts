@@ -4,6 +4,7 @@ import { allCustomers } from '@/data/exchange';
 import { database } from '@/data/database';
 import type { Person } from '../access/person';
 import { allow } from '../access/roles';
+import { exportAll } from './importRows';
 import { customerCard } from '../customers/customers';
 import { refuseIf } from '../problem';
 import { importCustomers, type CustomerIn } from './customersCsv';
@@ -47,7 +48,7 @@ export async function customerVcard(id: number): Promise<string> {
 }
 
 export async function customersVcards(person: Person): Promise<string> {
-  allow(person, 'export-all');
+  allow(person, exportAll);
   return (await allCustomers(database())).map(writeCard).join('');
 }
 

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
+import type { Assessment } from '@/core/diagnosis/assessment';
 import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
@@ -14,8 +14,8 @@ import {
   Max,
   Min,
   ValidateIf,
-  ValidateNested,
 } from 'class-validator';
+import { Nested } from '../nested';
 
 /** One finding: either an outcome by id, or a reading with its unit. */
 export class FindingDto {
@@ -59,8 +59,7 @@ export class FindingRequestDto {
 
   @IsArray()
   @ArrayMaxSize(120)
-  @ValidateNested({ each: true })
-  @Type(() => FindingDto)
+  @Nested(() => FindingDto, { each: true })
   findings!: FindingDto[];
 
   /** Cautions cleared by somebody’s name, such as `wet-signs`. */
@@ -100,8 +99,7 @@ export class FaultOddsDto {
   proved!: boolean;
   @IsBoolean()
   suspect!: boolean;
-  @ValidateNested({ each: true })
-  @Type(() => EvidenceDto)
+  @Nested(() => EvidenceDto, { each: true })
   evidence!: EvidenceDto[];
 }
 
@@ -149,8 +147,7 @@ export class NextActionDto {
   /** Worth the same as the first. */
   @IsBoolean()
   asGood!: boolean;
-  @ValidateNested({ each: true })
-  @Type(() => LeadDto)
+  @Nested(() => LeadDto, { each: true })
   why!: LeadDto[];
   @IsString({ each: true })
   heldBackBy!: string[];
@@ -186,23 +183,18 @@ export class ReadingOddsDto {
   condition?: string;
   @IsNumber()
   value!: number;
-  @ValidateNested({ each: true })
-  @Type(() => ReadAsDto)
+  @Nested(() => ReadAsDto, { each: true })
   readAs!: ReadAsDto[];
 }
 
 export class FindingAnswerDto {
-  @ValidateNested({ each: true })
-  @Type(() => FaultOddsDto)
+  @Nested(() => FaultOddsDto, { each: true })
   faults!: FaultOddsDto[];
-  @ValidateNested({ each: true })
-  @Type(() => ExplanationDto)
+  @Nested(() => ExplanationDto, { each: true })
   explanations!: ExplanationDto[];
-  @ValidateNested({ each: true })
-  @Type(() => NextActionDto)
+  @Nested(() => NextActionDto, { each: true })
   next!: NextActionDto[];
-  @ValidateNested({ each: true })
-  @Type(() => ReadingOddsDto)
+  @Nested(() => ReadingOddsDto, { each: true })
   readings!: ReadingOddsDto[];
   @IsString({ each: true })
   proved!: string[];
@@ -214,7 +206,20 @@ export class FindingAnswerDto {
   minutesToGo!: number;
   @IsString({ each: true })
   cautions!: string[];
-  @ValidateNested()
-  @Type(() => BasisDto)
+  @Nested(() => BasisDto)
   basis!: BasisDto;
+}
+
+/** The odds as they stand, with how many of the shop's own jobs stand behind them. */
+export type AssessmentView = Omit<Assessment, 'basis'> & {
+  basis: Assessment['basis'] & { kindJobs: number; modelJobs: number };
+};
+
+/** The odds of one job. */
+export interface OddsView {
+  /** Of what they depend on (`JobFacts.oddsKey`). */
+  key: string;
+  /** Null when the findings cannot all be true: `problem` says so. */
+  assessment: AssessmentView | null;
+  problem: string | null;
 }

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { openTestShop } from '../testShop.fixture';
 import { openapi } from '../openapi/openapi';
 import { ProblemError } from '../problem';
 import { readDto } from '../readDto';
@@ -10,7 +10,7 @@ import { shippedKnowledge } from './shippedKnowledge';
 let close: () => Promise<void>;
 let db: Knex;
 beforeAll(async () => {
-  ({ db, close } = await openTestDatabase());
+  ({ db, close } = await openTestShop());
 });
 afterAll(() => close());
 

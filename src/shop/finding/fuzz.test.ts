@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Knex } from 'knex';
-import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { openTestShop } from '../testShop.fixture';
 import { knowledge } from '@/knowledge';
 import { ProblemError } from '../problem';
 import { readDto } from '../readDto';
@@ -10,7 +10,7 @@ import { finding } from './finding';
 let db: Knex;
 let close: () => Promise<void>;
 beforeAll(async () => {
-  ({ db, close } = await openTestDatabase());
+  ({ db, close } = await openTestShop());
 });
 afterAll(() => close());
 

@@ -1,6 +1,7 @@
 import type { Answer } from '@/core/diagnosis/assessment';
+import { repairedFault } from '@/core/diagnosis/doing';
 import { aspectOf } from '@/core/diagnosis/observe';
-import { classifyReading, ImpossibleReadingError, referencesOf } from '@/core/diagnosis/classifyReading';
+import { checkReading, ImpossibleReadingError, referencesOf } from '@/core/diagnosis/classifyReading';
 import { checksOf, type Kind } from '@/core/diagnosis/knowledge';
 import { toBase, UNITS } from '@/core/units/units';
 import { knowledge } from '@/knowledge';
@@ -19,8 +20,8 @@ export function readFindings(kind: Kind, mainsV: number, findings: FindingDto[],
   const seen = new Map<string, number>();
   findings.forEach((finding, i) => {
     const say = (field: string, message: string) => problems.push({ field: `${at}[${i}].${field}`, message });
-    if (finding.check.startsWith('repair:')) {
-      const fault = finding.check.slice('repair:'.length);
+    const fault = repairedFault(finding.check);
+    if (fault !== null) {
       if (!knowledge.faults.some((f) => f.id === fault && kind.id in f.kinds))
         return say('check', `${kind.id} has no fault ${fault}.`);
       if (finding.outcome !== 'gone' && finding.outcome !== 'remains') return say('outcome', 'gone or remains.');
@@ -61,7 +62,7 @@ export function readFindings(kind: Kind, mainsV: number, findings: FindingDto[],
         );
       }
       try {
-        classifyReading(aspect, value, references);
+        checkReading(aspect, value, references);
       } catch (error) {
         if (error instanceof ImpossibleReadingError) return say('value', error.message);
         throw error;

@@ -4,10 +4,8 @@ import {
   ArrayMaxSize,
   IsArray,
   IsIn,
-  IsInt,
   IsObject,
   IsUUID,
-  Min,
   registerDecorator,
   ValidateIf,
   validateSync,
@@ -15,7 +13,6 @@ import {
 import { gauges, type AnyGauge } from '@/core/gauges/catalogue';
 import { isAsked, type Field, type RawValues } from '@/core/gauges/fields';
 import { readField, type GaugeProblem } from '@/core/gauges/readFields';
-import { JobDeedDto } from '../jobDeed/dto';
 
 type GaugeDto = new () => object;
 
@@ -53,29 +50,6 @@ export function fieldProblems(gauge: string, raw: RawValues): GaugeProblem[] {
 }
 
 const IDS = gauges.map((g) => g.id);
-const USES = ['finding', 'wait', 'plan', 'proof'] as const;
-
-export class KeepGaugeDto extends JobDeedDto {
-  @IsIn(IDS, { message: `One of ${IDS.join(', ')}.` })
-  gauge!: string;
-
-  /** The fields as typed. */
-  @IsObject({ message: 'The fields of the gauge.' })
-  inputs!: RawValues;
-
-  /** What the result is used for at once: it answers a check of the finder, starts a wait, sets the plan's date, proves something. */
-  @IsArray()
-  @ArrayMaxSize(4)
-  @IsIn(USES, { each: true, message: `Of ${USES.join(', ')}.` })
-  use!: (typeof USES)[number][];
-}
-
-export class TakeBackGaugeDto extends JobDeedDto {
-  @IsInt({ message: 'Number of the kept result.' })
-  @Min(1)
-  result!: number;
-}
-
 export class KeepUsualDto {
   @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
   key!: string;

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import type { Knex } from 'knex';
 import { gauges } from '@/core/gauges/catalogue';
-import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { openTestShop } from '../testShop.fixture';
 import type { Person } from '../access/person';
 import { readJob } from '../jobView/jobView';
 import { machineTimeline } from '../machines/machines';
@@ -12,14 +12,14 @@ import { furnishShop, newJobDto } from '../scene.fixture';
 import { takeIn } from '../takeIn/takeIn';
 import { fieldProblems } from './dto';
 import { gaugeDesk, keepUsual, keptInputs, matchedParts, reckonGauge } from './gauges';
-import { keepGauge, takeBackGauge } from './keepGauge';
+import { keepGauge, takeBackGauge } from '../keepGauge/keepGauge';
 
 let db: Knex;
 let close: () => Promise<void>;
 let person: Person;
 let models: Record<string, number>;
 beforeAll(async () => {
-  ({ db, close } = await openTestDatabase());
+  ({ db, close } = await openTestShop());
   ({ person, models } = await furnishShop(db));
 });
 afterAll(() => close());
@@ -30,14 +30,11 @@ async function newJob(): Promise<number> {
   const { job } = await takeIn(person, newJobDto(models['upright-shaft-belt']!, ['roll-not-turning']));
   return job;
 }
-const keep = async (id: number, gauge: string, inputs: object, use: ('finding' | 'wait' | 'plan' | 'proof')[] = []) =>
-  keepGauge(person, id, {
-    key: randomUUID(),
-    version: (await readJob(id)).version,
-    gauge,
-    inputs: inputs as Record<string, unknown>,
-    use,
-  });
+const keep = async (id: number, gauge: string, inputs: object, use: ('finding' | 'wait' | 'plan' | 'proof')[] = []) => {
+  const { version } = await readJob(id);
+  await keepGauge(person, id, { key: randomUUID(), version, gauge, inputs: inputs as Record<string, unknown>, use });
+  return readJob(id);
+};
 async function refusal(work: Promise<unknown>): Promise<ProblemError> {
   const error = await work.catch((e: unknown) => e);
   expect(error).toBeInstanceOf(ProblemError);

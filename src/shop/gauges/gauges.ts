@@ -3,14 +3,14 @@ import type { RawValues } from '@/core/gauges/fields';
 import type { GaugeAnswer } from '@/core/gauges/gauge';
 import { matchParts } from '@/core/stores/matchParts';
 import { database, type Db } from '@/data/database';
-import { gaugeInputsOf, gaugeResultsOf, gaugeUsual, partsNear, putGaugeUsual } from '@/data/gauges';
+import { gaugeInputsOf, gaugeUsual, partsNear, putGaugeUsual } from '@/data/gauges';
 import { shopSettings } from '@/data/shopSettings';
-import type { Person } from '../access/person';
-import { deed } from '../deed/deed';
+import { owner } from '../access/roles';
+import { once, shopDeed } from '../deed/deed';
 import { notFound, refuseIf } from '../problem';
 import { readDto } from '../readDto';
 import { dayInZone } from '../settings/day';
-import { GAUGE_DTOS, type KeepUsualDto, type KeptGauge, type MatchedPart, type MatchPartsDto } from './dto';
+import { GAUGE_DTOS, KeepUsualDto, type MatchedPart, type MatchPartsDto } from './dto';
 
 /** @throws ProblemError 404 */
 export function gaugeNamed(id: string): AnyGauge {
@@ -37,18 +37,6 @@ export async function reckoned(db: Db, gauge: AnyGauge, body: unknown): Promise<
   return answer!;
 }
 
-/** What is kept with a job. */
-export async function keptGauges(db: Db, jobId: number): Promise<KeptGauge[]> {
-  return (await gaugeResultsOf(db, jobId)).map((r) => ({
-    id: r.id,
-    gauge: r.gauge,
-    version: r.method_version,
-    says: r.says,
-    at: r.at.toISOString(),
-    by: r.person,
-  }));
-}
-
 /** What a kept result of a job was reckoned from, to reckon it anew; undefined when it is not there. */
 export async function keptInputs(jobId: number, id: number, gauge: string): Promise<RawValues | undefined> {
   const kept = await gaugeInputsOf(database(), jobId, id);
@@ -68,16 +56,24 @@ export async function gaugeDesk() {
   };
 }
 
-/** Keeps what the shop usually types into a gauge, such as its own table of limits. @throws ProblemError 400, 403 */
-export async function keepUsual(person: Person, dto: KeepUsualDto) {
-  const gauge = gaugeNamed(dto.gauge);
-  const unknown = Object.keys(dto.inputs).filter((f) => !Object.hasOwn(gauge.fields, f));
-  refuseIf(unknown.map((field) => ({ field: `inputs.${field}`, message: 'The gauge has no such field.' })));
-  return deed(person, 'keep-usual', dto.key, dto.gauge, async (db) => {
-    await putGaugeUsual(db, dto.gauge, dto.inputs);
-    return { gauge: dto.gauge };
-  });
-}
+/** Keeps what the shop usually types into a gauge, such as its own table of limits. */
+export const keepUsual = shopDeed(
+  {
+    name: 'keep-usual',
+    roles: owner,
+    summary: 'Keep what the shop usually types into a gauge; for the owner',
+    dto: KeepUsualDto,
+  },
+  async (person, dto) => {
+    const gauge = gaugeNamed(dto.gauge);
+    const unknown = Object.keys(dto.inputs).filter((f) => !Object.hasOwn(gauge.fields, f));
+    refuseIf(unknown.map((field) => ({ field: `inputs.${field}`, message: 'The gauge has no such field.' })));
+    return once(person, 'keep-usual', dto.key, dto.gauge, async (db) => {
+      await putGaugeUsual(db, dto.gauge, dto.inputs);
+      return { gauge: dto.gauge };
+    });
+  },
+);
 
 /** Further off than this in the first size, in uncertainties, is not looked at. */
 const FAR = 5;

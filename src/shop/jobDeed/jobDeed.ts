@@ -1,61 +1,108 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
-import { setActor } from '@/data/audit';
 import { database, type Db } from '@/data/database';
-import { claimDeed } from '@/data/deeds';
-import { insertTimeline, lockJob, setNextAction, updateJob, type JobRow } from '@/data/jobs';
-import { machineById, modelById, type MachineRow, type ModelRow } from '@/data/machines';
+import { beginJobDeed, endJobDeed, jobState, type JobChange, type JobState, type TimelineLine } from '@/data/jobState';
 import { kindById } from '@/knowledge';
 import type { Person } from '../access/person';
-import { allow, type DeedName } from '../access/roles';
-import type { JobView } from '../jobView/dto';
-import { jobView } from '../jobView/jobView';
-import { nextActionOf } from '../jobView/nextAction';
+import { deedOn, type DeedOn, type DeedSpec } from '../deed/deed';
+import { foresee } from '../finding/foresee';
+import type { JobChanges } from '../jobView/dto';
+import { factsOf, jobFacts, type WrittenFacts } from '../jobView/jobFacts';
 import { notFound, ProblemError } from '../problem';
 import type { JobDeedDto } from './dto';
 
-/** What a deed works with: the job is held until it ends. */
+/** What a deed works with: the job is held until it ends, and these are its facts as they stand before it. */
 export interface DeedScene {
   db: Db;
   person: Person;
-  job: JobRow;
-  machine: MachineRow;
-  model: ModelRow;
+  jobId: number;
+  machineId: number;
   kind: Kind;
-  /** Writes one line into the machine's timeline. */
-  tell(what: string, text: string): Promise<void>;
+  state: JobState;
+  facts: WrittenFacts;
+  /** One line into the machine's timeline; written when the deed ends. */
+  tell(what: string, text: string): void;
+  /** Changes the job's own row; written when the deed ends. */
+  change(change: JobChange & { closed?: boolean }): void;
+  /** What needs the job's row as it is changed; runs in the same transaction. */
+  onceWritten(work: (db: Db) => Promise<void>): void;
+  /** Says that something changed which stands beside the job: the answer tells it anew. */
+  also<Name extends Beside>(name: Name, read: (db: Db, state: JobState) => Promise<JobChanges[Name]>): void;
+}
+
+type Beside = 'parts';
+
+interface JobDeedSpec<Dto extends JobDeedDto, Ready> extends DeedSpec<Dto> {
+  /** What takes long or needs no lock, worked out before the job is held; the work is refused when the job moved on since. */
+  prepare?: (state: JobState, dto: Dto) => Promise<Ready>;
+  work: (scene: DeedScene, dto: Dto, ready: Ready) => Promise<void>;
 }
 
 /**
- * Does one thing to a job: one transaction, once per key, based on the version that the sender saw.
- * @throws ProblemError 403 when the role may not; 404; 409 with the current job when somebody changed it meanwhile or it is closed
+ * Describes one thing that is done to a job: one transaction, once per key, based on the version that the sender saw. It
+ * answers with what changed; odds are never worked out while the job is held.
+ * @returns the deed, which throws ProblemError 403 when the role may not; 404; 409 with the current job when somebody changed
+ * it meanwhile or it is closed
  */
-export async function jobDeed(
-  deed: DeedName,
-  person: Person,
-  jobId: number,
-  dto: JobDeedDto,
-  work: (scene: DeedScene) => Promise<void>,
-): Promise<JobView> {
-  allow(person, deed);
-  return database().transaction(async (db) => {
-    await setActor(db, person.id, deed);
-    if (await claimDeed(db, dto.key, person.id, `${deed}:${jobId}`)) return jobView(db, jobId);
-    const job = await lockJob(db, jobId);
-    if (!job) throw notFound('This job');
-    if (job.closed_at)
-      throw new ProblemError(409, 'This job is closed: take the machine in again.', [], {
-        current: await jobView(db, jobId),
-      });
-    if (job.version !== dto.version)
-      throw new ProblemError(409, 'Somebody changed this job meanwhile.', [], { current: await jobView(db, jobId) });
-    const machine = (await machineById(db, job.machine_id))!;
-    const model = (await modelById(db, machine.model_id))!;
-    const tell = (what: string, text: string) =>
-      insertTimeline(db, { machine_id: machine.id, job_id: job.id, what, text, person_id: person.id });
-    await work({ db, person, job, machine, model, kind: kindById(model.kind), tell });
-    await updateJob(db, jobId, {});
-    const view = await jobView(db, jobId);
-    await setNextAction(db, jobId, nextActionOf(view));
-    return view;
+export function jobDeed<Dto extends JobDeedDto, Ready = undefined>(
+  spec: JobDeedSpec<Dto, Ready>,
+): DeedOn<number, Dto, JobChanges> {
+  return deedOn(spec, async (person, jobId: number, dto): Promise<JobChanges> => {
+    const before = spec.prepare && (await jobState(database(), jobId));
+    if (spec.prepare && !before) throw notFound('This job');
+    const ready = (before && !before.job.closed_at ? await spec.prepare!(before, dto) : undefined) as Ready;
+    const { answer, after } = await database().transaction(async (db) => {
+      const begun = await beginJobDeed(db, { key: dto.key, personId: person.id, deed: spec.name, jobId });
+      if (!begun.job) throw notFound('This job');
+      // Pressed twice: nothing is done again, and the answer is the whole job as it is now.
+      if (!begun.fresh) return { answer: (await jobFacts(jobId, db)) as JobChanges, after: null };
+      if (begun.job.closed) throw await conflict(db, jobId, 'This job is closed: take the machine in again.');
+      if (begun.job.version !== dto.version || (before && before.job.version !== dto.version))
+        throw await conflict(db, jobId, 'Somebody changed this job meanwhile.');
+      const state = (await jobState(db, jobId))!;
+      return write(db, person, state, (scene) => spec.work(scene, dto, ready));
+    });
+    if (after) foresee(after);
+    return answer;
   });
+}
+
+async function write(db: Db, person: Person, state: JobState, work: (scene: DeedScene) => Promise<void>) {
+  const { job, machine, model } = state;
+  const facts = factsOf(state);
+  const lines: TimelineLine[] = [];
+  const change: JobChange & { closed?: boolean } = {};
+  const then: ((db: Db) => Promise<void>)[] = [];
+  const beside: ((db: Db, after: JobState) => Promise<Partial<JobChanges>>)[] = [];
+  await work({
+    db,
+    person,
+    jobId: job.id,
+    machineId: machine.id,
+    kind: kindById(model.kind),
+    state,
+    facts,
+    tell: (what, text) => void lines.push({ what, text }),
+    change: (more) => void Object.assign(change, more),
+    onceWritten: (more) => void then.push(more),
+    also: (name, read) => void beside.push(async (now, after) => ({ [name]: await read(now, after) })),
+  });
+  await endJobDeed(db, { jobId: job.id, machineId: machine.id, personId: person.id }, change, lines);
+  for (const more of then) await more(db);
+  const after = (await jobState(db, job.id))!;
+  const answer: JobChanges = { ...changes(facts, factsOf(after)), id: job.id, version: after.job.version };
+  for (const read of beside) Object.assign(answer, await read(db, after));
+  return { answer, after };
+}
+
+/** The members that are not as they were. */
+function changes(before: WrittenFacts, after: WrittenFacts): Partial<WrittenFacts> {
+  return Object.fromEntries(
+    Object.entries(after).filter(
+      ([name, value]) => JSON.stringify(value) !== JSON.stringify(before[name as keyof WrittenFacts]),
+    ),
+  );
+}
+
+async function conflict(db: Db, jobId: number, title: string): Promise<ProblemError> {
+  return new ProblemError(409, title, [], { current: await jobFacts(jobId, db) });
 }

@@ -1,9 +1,9 @@
-import type { JobView } from '../jobView/dto';
+import type { JobFacts } from '../jobView/dto';
 
 export interface JobSheetView {
   shop: string;
   paper: 'A4' | 'Letter';
-  job: JobView;
+  job: JobFacts;
   bar: string;
   /** Marks with the part's own name. */
   marks: { part: string; text: string }[];

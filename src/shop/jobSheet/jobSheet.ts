@@ -2,12 +2,12 @@ import { database } from '@/data/database';
 import { shopSettings } from '@/data/shopSettings';
 import { kindById } from '@/knowledge';
 import { tagCodes } from '../codes/codes';
-import { readJob } from '../jobView/jobView';
+import { jobFacts } from '../jobView/jobFacts';
 import type { JobSheetView } from './dto';
 
 /** The paper that goes with the machine through the shop, and tells how it came. @throws ProblemError 404 */
 export async function jobSheet(id: number): Promise<JobSheetView> {
-  const [job, shop] = await Promise.all([readJob(id), shopSettings(database())]);
+  const [job, shop] = await Promise.all([jobFacts(id), shopSettings(database())]);
   const stations = kindById(job.machine.kind).lines.flatMap((l) => l.stations);
   return {
     shop: shop.name,

@@ -1,9 +1,13 @@
-import type { Assessment } from '@/core/diagnosis/assessment';
+import type { BenchState } from '@/core/diagnosis/finderCase';
+import type { OddsView } from '../finding/dto';
 import type { KeptGauge } from '../gauges/dto';
 import type { PhotographView } from '../photographs/dto';
 
-/** Everything that the screens of one job show, as plain data. */
-export interface JobView {
+/**
+ * Everything that was written to one job and what follows from it without any odds, as plain data. A deed answers with
+ * those members that it changed.
+ */
+export interface JobFacts extends BenchState {
   id: number;
   version: number;
   stage: 'take-in' | 'find' | 'agree' | 'strip' | 'fit' | 'prove' | 'hand-back' | 'closed';
@@ -23,6 +27,8 @@ export interface JobView {
   practice: boolean;
   /** Checks that the state on arrival asks for first and that are not answered yet. */
   firstChecks: string[];
+  /** Of what the odds depend on: odds that carry another key belong to an earlier state of the job. */
+  oddsKey: string;
   customerDiagnosis: string | null;
   openedBefore: boolean;
   promisedOn: string;
@@ -48,7 +54,6 @@ export interface JobView {
   arrivalSigns: string[];
   clearedCautions: { caution: string; how: string; at: string; by: string }[];
   findings: FindingView[];
-  assessment: AssessmentView;
   parts: { code: string; label: string; group: string; priceMinor: number; stock: number; station: string }[];
   fitted: { id: number; code: string; label: string; station: string; quantity: number; at: string }[];
   rebuild: { id: string; label: string; done: boolean }[];
@@ -61,6 +66,14 @@ export interface JobView {
   past: { id: number; takenInAt: string; faults: string[]; words: string }[];
   currency: string;
   zone: string;
+}
+
+/** What a deed answers: which job, its version now, and what changed. */
+export type JobChanges = Pick<JobFacts, 'id' | 'version'> & Partial<JobFacts>;
+
+/** The whole of one job, with its odds. */
+export interface JobView extends JobFacts {
+  odds: OddsView;
 }
 
 export interface FindingView {
@@ -86,8 +99,3 @@ export interface ProofView {
   after: number | null;
   note: string;
 }
-
-/** The odds as they stand, with how many of the shop's own jobs stand behind them. */
-export type AssessmentView = Omit<Assessment, 'basis'> & {
-  basis: Assessment['basis'] & { kindJobs: number; modelJobs: number };
-};

@@ -1,3 +1,6 @@
+import type { JobState } from '@/data/jobState';
+import { UNITS } from '@/core/units/units';
+import type { ProofView } from './dto';
 import { checksOf, type Complaint, type Kind } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
 import { kindsWith } from '@/knowledge/where';
@@ -46,4 +49,29 @@ export function proofItems(kind: Kind, complaints: string[]): ProofItem[] {
     },
   ];
   return items.filter((i) => i !== false);
+}
+
+/** What must be shown, with what was shown so far; the reading made in Find stands as the "before". */
+export function proofViews(kind: Kind, { complaints, proofs, findings }: JobState): ProofView[] {
+  return proofItems(kind, complaints).map((item) => {
+    const made = proofs.find((p) => p.item === item.id);
+    const earlier = findings.find(
+      (f) =>
+        f.revoked_at === null &&
+        item.before !== null &&
+        f.check_id === item.before.check &&
+        (f.condition ?? undefined) === item.before.condition,
+    );
+    return {
+      item: item.id,
+      label: item.label,
+      required: item.required,
+      quantity: item.quantity,
+      unit: item.quantity ? UNITS[item.quantity].base : null,
+      result: made?.result ?? null,
+      before: made ? made.before_value : (earlier?.value ?? null),
+      after: made?.after_value ?? null,
+      note: made?.note ?? '',
+    };
+  });
 }

@@ -1,17 +1,5 @@
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  Equals,
-  IsArray,
-  IsInt,
-  IsNumber,
-  IsString,
-  IsUUID,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { ArrayMaxSize, Equals, IsArray, IsInt, IsNumber, IsString, IsUUID, Length, Max, Min } from 'class-validator';
+import { Nested } from '../nested';
 import type { CalibrationBin } from '@/core/diagnosis/calibration';
 
 /** Name of the form in every exported learning; raised when a field changes its meaning. */
@@ -42,8 +30,7 @@ export class LentKindDto {
 
   @IsArray({ message: 'A list of faults.' })
   @ArrayMaxSize(500, { message: 'At most 500 faults.' })
-  @ValidateNested({ each: true })
-  @Type(() => LentFaultDto)
+  @Nested(() => LentFaultDto, { each: true })
   faults!: LentFaultDto[];
 }
 
@@ -61,8 +48,7 @@ export class LearningBookDto {
 
   @IsArray({ message: 'A list of kinds.' })
   @ArrayMaxSize(100, { message: 'At most 100 kinds.' })
-  @ValidateNested({ each: true })
-  @Type(() => LentKindDto)
+  @Nested(() => LentKindDto, { each: true })
   kinds!: LentKindDto[];
 }
 
@@ -77,8 +63,7 @@ export class LendInDto {
   @Max(1, PART)
   weight!: number;
 
-  @ValidateNested({ message: 'The other shop’s exported file.' })
-  @Type(() => LearningBookDto)
+  @Nested(() => LearningBookDto, { message: 'The other shop’s exported file.' })
   book!: LearningBookDto;
 }
 

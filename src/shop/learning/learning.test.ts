@@ -2,7 +2,7 @@ import Ajv2020 from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
-import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { openTestShop } from '../testShop.fixture';
 import { kindById } from '@/knowledge';
 import type { Person } from '../access/person';
 import { handBack } from '../handBack/handBack';
@@ -15,7 +15,8 @@ import { recordProof } from '../recordProof/recordProof';
 import { base, furnishShop, openJob } from '../scene.fixture';
 import { tickRebuild } from '../tickRebuild/tickRebuild';
 import { LEARNING_FORM, LendInDto } from './dto';
-import { forecastsOf } from './forecasts';
+import { knowledge } from '@/knowledge';
+import { forecastsOf } from '@/core/diagnosis/forecastsOf';
 import { learningSchema } from './learningSchema';
 import { exportLearning, learning, lendIn, weighLent } from './learning';
 
@@ -27,7 +28,7 @@ let owner: Person;
 let models: Record<string, number>;
 
 beforeAll(async () => {
-  ({ db, close } = await openTestDatabase());
+  ({ db, close } = await openTestShop());
   ({ person: technician, models } = await furnishShop(db));
   owner = { ...technician, role: 'owner' };
 });
@@ -81,10 +82,12 @@ test('handing back keeps what was said before the look that proved it', async ()
 test('what proves is left out of the forecast, whatever else is known stays in', () => {
   const input = { kind: kindById(K1), mainsV: 120, complaints: ['roll-not-turning'] };
   const turned = { check: 'finger-turn', outcome: 'free-no-drag' };
-  const plain = forecastsOf({ ...input, answers: [turned] }, ['belt-broken']);
-  const proved = forecastsOf({ ...input, answers: [turned, { check: 'sole-plate-look', outcome: 'belt-missing' }] }, [
-    'belt-broken',
-  ]);
+  const plain = forecastsOf(knowledge, { ...input, answers: [turned] }, ['belt-broken']);
+  const proved = forecastsOf(
+    knowledge,
+    { ...input, answers: [turned, { check: 'sole-plate-look', outcome: 'belt-missing' }] },
+    ['belt-broken'],
+  );
   expect(proved).toEqual(plain);
   expect(plain.filter((f) => f.was).map((f) => f.fault)).toEqual(['belt-broken']);
 });

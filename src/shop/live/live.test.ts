@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { listen } from '@/data/news';
 import type { News } from '@/data/news';
-import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { openTestShop } from '../testShop.fixture';
 import type { Person } from '../access/person';
 import { bench } from '../bench/bench';
 import { endWait } from '../endWait/endWait';
@@ -18,7 +18,7 @@ let close: () => Promise<void>;
 let person: Person;
 let models: Record<string, number>;
 beforeAll(async () => {
-  ({ db, close } = await openTestDatabase());
+  ({ db, close } = await openTestShop());
   ({ person, models } = await furnishShop(db));
 });
 afterAll(() => close());

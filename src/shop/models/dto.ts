@@ -1,6 +1,5 @@
 import 'reflect-metadata';
 import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
@@ -13,8 +12,8 @@ import {
   Matches,
   Max,
   Min,
-  ValidateNested,
 } from 'class-validator';
+import { Nested } from '../nested';
 
 export class AddedStationDto {
   @IsIn(['power', 'drive', 'air', 'water', 'traction', 'frame'], { message: 'A line of the board.' })
@@ -88,8 +87,7 @@ export class PutModelDto {
 
   @IsArray()
   @ArrayMaxSize(20, { message: 'At most 20 added stations.' })
-  @ValidateNested({ each: true })
-  @Type(() => AddedStationDto)
+  @Nested(() => AddedStationDto, { each: true })
   addedStations!: AddedStationDto[];
 
   @IsString()

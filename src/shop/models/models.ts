@@ -1,10 +1,10 @@
 import { database, type Db } from '@/data/database';
 import { lockModel, models, putModel as store, type ModelRow } from '@/data/machines';
 import { knowledge } from '@/knowledge';
-import type { Person } from '../access/person';
-import { deed, versionedDeed } from '../deed/deed';
+import { bench } from '../access/roles';
+import { deedOn, once, onVersion, shopDeed } from '../deed/deed';
 import { refuseIf, type FieldProblem } from '../problem';
-import type { ModelView, PutModelDto } from './dto';
+import { PutModelDto, type ModelView } from './dto';
 
 export async function modelList(): Promise<ModelView[]> {
   return (await models(database())).map(view);
@@ -29,32 +29,35 @@ function view(m: ModelRow & { machines?: number }): ModelView {
   };
 }
 
-/** Adds a model to the shop's own list. @throws ProblemError 400 with every field */
-export function addModel(person: Person, dto: PutModelDto): Promise<{ id: number }> {
-  return deed(person, 'put-model', dto.key, 'new', async (db) => ({ id: await keep(db, null, dto) }));
-}
+/** Adds a model to the shop's own list. */
+export const addModel = shopDeed(
+  { name: 'put-model', roles: bench, summary: 'Add a model', dto: PutModelDto },
+  (person, dto) => once(person, 'put-model', dto.key, 'new', async (db) => ({ id: await keep(db, null, dto) })),
+);
 
-/** Changes a model. Its kind stays while machines of it are known. @throws ProblemError 400, 404, 409 */
-export function amendModel(person: Person, id: number, dto: PutModelDto): Promise<ModelView> {
-  return versionedDeed(
-    person,
-    'put-model',
-    { key: dto.key, version: dto.version ?? 0 },
-    {
-      id,
-      what: 'This model',
-      lock: (db) => lockModel(db, id),
-      view: async (db) => view((await models(db)).find((m) => m.id === id)!),
-    },
-    async (db, row) => {
-      if (row.kind !== dto.kind && (await models(db)).find((m) => m.id === id)!.machines > 0)
-        refuseIf([
-          { field: 'kind', message: 'Machines of this model are known: make another model for the other kind.' },
-        ]);
-      await keep(db, id, dto);
-    },
-  );
-}
+/** Changes a model. Its kind stays while machines of it are known. */
+export const amendModel = deedOn(
+  { name: 'put-model', roles: bench, summary: 'Change a model', dto: PutModelDto },
+  (person, id: number, dto): Promise<ModelView> =>
+    onVersion(
+      person,
+      'put-model',
+      { key: dto.key, version: dto.version ?? 0 },
+      {
+        id,
+        what: 'This model',
+        lock: (db) => lockModel(db, id),
+        view: async (db) => view((await models(db)).find((m) => m.id === id)!),
+      },
+      async (db, row) => {
+        if (row.kind !== dto.kind && (await models(db)).find((m) => m.id === id)!.machines > 0)
+          refuseIf([
+            { field: 'kind', message: 'Machines of this model are known: make another model for the other kind.' },
+          ]);
+        await keep(db, id, dto);
+      },
+    ),
+);
 
 async function keep(db: Db, id: number | null, dto: PutModelDto): Promise<number> {
   const kind = knowledge.kinds.find((k) => k.id === dto.kind);

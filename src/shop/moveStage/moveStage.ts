@@ -1,44 +1,43 @@
-import { POWER_CAUTIONS } from '@/core/diagnosis/benchState';
-import { updateJob } from '@/data/jobs';
-import type { Person } from '../access/person';
+import { bench } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
-import type { JobView } from '../jobView/dto';
-import { jobView } from '../jobView/jobView';
+import type { WrittenFacts } from '../jobView/jobFacts';
 import { refuseIf, type FieldProblem } from '../problem';
-import type { MoveStageDto } from './dto';
+import { holdsBackPower } from '@/knowledge';
+import { MoveStageDto } from './dto';
 
 const LABELS = { find: 'Find', fit: 'Fit', prove: 'Prove', 'hand-back': 'Hand back' } as const;
 
-/**
- * Moves a job along, or back.
- * @throws ProblemError 400 with what is still open, named one by one
- */
-export function moveStage(person: Person, jobId: number, dto: MoveStageDto) {
-  return jobDeed('move-stage', person, jobId, dto, async ({ db, job, tell }) => {
-    if (job.stage === dto.to) return;
-    refuseIf(standsInTheWay(await jobView(db, job.id), dto.to));
-    await updateJob(db, job.id, { stage: dto.to });
-    await tell('stage', `To ${LABELS[dto.to]}.`);
-  });
-}
+/** Moves a job along, or back. Refused with what is still open, named one by one. */
+export const moveStage = jobDeed({
+  name: 'move-stage',
+  roles: bench,
+  summary: 'Move the job to a stage',
+  dto: MoveStageDto,
+  async work({ facts, tell, change }, dto) {
+    if (facts.stage === dto.to) return;
+    refuseIf(standsInTheWay(facts, dto.to));
+    change({ stage: dto.to });
+    tell('stage', `To ${LABELS[dto.to]}.`);
+  },
+});
 
 /** What must be done before a machine may be powered for Prove, or may leave. */
-export function standsInTheWay(view: JobView, to: MoveStageDto['to']): FieldProblem[] {
+export function standsInTheWay(facts: WrittenFacts, to: MoveStageDto['to']): FieldProblem[] {
   const problems: FieldProblem[] = [];
   if (to === 'prove' || to === 'hand-back') {
-    for (const wait of view.waits)
+    for (const wait of facts.waits)
       if (!wait.endedAt) problems.push({ field: 'waits', message: 'A wait is still running: end it first.' });
-    for (const step of view.rebuild)
+    for (const step of facts.rebuild)
       if (!step.done) problems.push({ field: `rebuild.${step.id}`, message: `Not done: ${step.label}.` });
-    for (const caution of view.assessment.cautions)
-      if (POWER_CAUTIONS.has(caution))
+    for (const caution of facts.cautions)
+      if (holdsBackPower(caution))
         problems.push({
           field: `cautions.${caution}`,
           message: 'A caution still holds back power: clear it by name in Find.',
         });
   }
   if (to === 'hand-back')
-    for (const proof of view.proofs)
+    for (const proof of facts.proofs)
       if (proof.required && proof.result !== 'pass')
         problems.push({ field: `proofs.${proof.item}`, message: `Not proved: ${proof.label}.` });
   return problems;

@@ -1,84 +1,19 @@
 import 'reflect-metadata';
+import { ValidationTypes } from 'class-validator';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
-import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { SignInDto } from '../access/dto';
-import { AmendJobDto } from '../amendJob/dto';
-import { AmendMachineDto, ChangeOwnerDto, MergeMachinesDto } from '../amendMachine/dto';
-import { ClearCautionDto } from '../clearCaution/dto';
-import { AddCustomerDto, AmendCustomerDto, MergeCustomersDto, PutContactDto, PutSiteDto } from '../customers/dto';
+import { everyone } from '../access/roles';
+import type { DeedSpec } from '../deed/deed';
+import { customerDeeds, jobDeeds, learningDeeds, machineDeeds, personDeeds, shopDeeds } from '../deeds';
 import { DraftDto } from '../drafts/dto';
 import { FindingAnswerDto, FindingRequestDto } from '../finding/dto';
-import { FitPartDto } from '../fitPart/dto';
-import { KeepGaugeDto, KeepUsualDto, MatchPartsDto, TakeBackGaugeDto } from '../gauges/dto';
-import { HandBackDto } from '../handBack/dto';
-import { JobDeedDto } from '../jobDeed/dto';
-import { LendInDto, WeighLentDto } from '../learning/dto';
-import { PutModelDto } from '../models/dto';
-import { MoveJobDto } from '../moveJob/dto';
-import { MoveStageDto } from '../moveStage/dto';
-import { AddPersonDto, AmendPersonDto, EndSessionDto, ResetPassphraseDto } from '../people/dto';
-import { AddPhotographsDto, RemovePhotographDto } from '../photographs/dto';
-import { MeasureDto } from '../practice/dto';
-import { RecordFindingsDto } from '../recordFindings/dto';
-import { RecordMeterDto } from '../recordMeter/dto';
-import { RecordProofDto } from '../recordProof/dto';
-import { RevokeFindingDto } from '../revokeFinding/dto';
-import { AmendShopDto } from '../shopBook/dto';
-import { StartWaitDto } from '../startWait/dto';
-import { TakeBackPartDto } from '../takeBackPart/dto';
-import { TakeInDto } from '../takeIn/dto';
-import { TickRebuildDto } from '../tickRebuild/dto';
-import { WriteNoteDto } from '../writeNote/dto';
+import { MatchPartsDto } from '../gauges/dto';
+import { amendModel } from '../models/models';
+import { classIn } from '../nested';
+import { amendShop } from '../shopBook/shopBook';
 import { gaugeBodies } from './gaugeSchemas';
 
 type Dto = new () => object;
-
-/** Deeds on a job: name in the address → body. */
-const JOB_DEEDS: Record<string, [Dto, string]> = {
-  'record-findings': [RecordFindingsDto, 'Answer checks'],
-  'revoke-finding': [RevokeFindingDto, 'Take a finding back'],
-  'clear-caution': [ClearCautionDto, 'Clear a caution by name'],
-  'move-stage': [MoveStageDto, 'Move the job to a stage'],
-  'fit-part': [FitPartDto, 'Fit a part'],
-  'take-back-part': [TakeBackPartDto, 'Take a fitted part back'],
-  'tick-rebuild': [TickRebuildDto, 'Tick a rebuild step'],
-  'start-wait': [StartWaitDto, 'Start a wait clock'],
-  'end-wait': [JobDeedDto, 'End the running wait'],
-  'record-proof': [RecordProofDto, 'Record a proof'],
-  'hand-back': [HandBackDto, 'Hand the machine back'],
-  'move-job': [MoveJobDto, 'Carry the machine to a place, give it to a person'],
-  'amend-job': [AmendJobDto, 'Correct what was written down at the counter'],
-  'write-note': [WriteNoteDto, 'Write a note, or what was said, into the book'],
-  'record-meter': [RecordMeterDto, 'Write down the hour meter'],
-  'add-photograph': [AddPhotographsDto, 'Give photographs to the job'],
-  'make-practice': [JobDeedDto, 'Make it a practice job: faults are hidden, instruments simulated'],
-  'keep-gauge': [KeepGaugeDto, 'Keep a gauge’s result with the job, and use it'],
-  'take-back-gauge': [TakeBackGaugeDto, 'Take a kept result back'],
-  measure: [MeasureDto, 'Read a simulated instrument on a practice job'],
-  'remove-photograph': [RemovePhotographDto, 'Take a photograph out of sight'],
-};
-
-/** Deeds on a machine's card. */
-const MACHINE_DEEDS: Record<string, [Dto, string]> = {
-  'amend-machine': [AmendMachineDto, 'Correct the card'],
-  'change-owner': [ChangeOwnerDto, 'Give the book to another owner'],
-  'merge-machines': [MergeMachinesDto, 'Make another machine’s book part of this one'],
-};
-
-/** Deeds on a customer's card. */
-const CUSTOMER_DEEDS: Record<string, [Dto, string]> = {
-  'amend-customer': [AmendCustomerDto, 'Correct the card'],
-  'merge-customers': [MergeCustomersDto, 'Make another card part of this one'],
-  'put-site': [PutSiteDto, 'Add or change a site'],
-  'put-contact': [PutContactDto, 'Add or change a contact'],
-};
-
-/** Deeds on a person of the shop; for the owner. */
-const PERSON_DEEDS: Record<string, [Dto, string]> = {
-  'amend-person': [AmendPersonDto, 'Change name, role or lock'],
-  'reset-passphrase': [ResetPassphraseDto, 'Set a new passphrase, end all sessions'],
-  'end-session': [EndSessionDto, 'End one session, or all'],
-};
 
 const problem = {
   type: 'object',
@@ -134,14 +69,18 @@ function get(summary: string, parameters: object[] = []) {
 const inPath = (name: string, type: string) => ({ name, in: 'path', required: true, schema: { type } });
 const inQuery = (name: string, type: string) => ({ name, in: 'query', schema: { type } });
 
-function deedPaths(prefix: string, parameter: object, deeds: Record<string, [Dto, string]>) {
+function deedPaths(prefix: string, parameter: object, deeds: readonly { spec: DeedSpec }[]) {
   return Object.fromEntries(
-    Object.entries(deeds).map(([deed, [dto, summary]]) => [
-      `${prefix}/${deed}`,
-      { parameters: [parameter], ...post(summary, dto) },
-    ]),
+    deeds.map(({ spec }) => [`${prefix}/${spec.name}`, { parameters: [parameter], ...post(inWords(spec), spec.dto) }]),
   );
 }
+
+/** What a deed is, and for whom when not for everybody. */
+function inWords({ summary, roles }: DeedSpec): string {
+  return roles.length === everyone.length ? summary : `${summary}; for ${roles.join(' and ')}`;
+}
+
+const made = ({ spec }: { spec: DeedSpec }) => post(inWords(spec), spec.dto, { type: 'object' }, '201');
 
 /** A file as an answer. */
 function file(summary: string, type: string, parameters: object[] = []) {
@@ -169,8 +108,10 @@ function takeFile(summary: string, type: string) {
 /** OpenAPI 3.1 of everything under /api/v1, made from the DTO classes that validate it. */
 export function openapi() {
   const schemas = validationMetadatasToSchemas({
-    classTransformerMetadataStorage: defaultMetadataStorage,
     refPointerPrefix: '#/components/schemas/',
+    additionalConverters: {
+      [ValidationTypes.NESTED_VALIDATION]: ({ target, propertyName }) => ref(classIn(target, propertyName)),
+    },
   });
   const jobId = inPath('id', 'integer');
   const tag = inPath('tag', 'string');
@@ -203,7 +144,7 @@ export function openapi() {
           },
         ]),
       ),
-      '/gauges/usual': post('Keep what the shop usually types into a gauge; for the owner', KeepUsualDto),
+      '/gauges/usual': post(inWords(shopDeeds['gauges/usual'].spec), shopDeeds['gauges/usual'].spec.dto),
       '/parts/match': post('Parts of the list by measured sizes, with odds', MatchPartsDto, { type: 'array' }),
       '/knowledge': get('Kinds, stations, complaints, checks with outcomes and units, faults, cautions'),
       '/openapi.json': get('This document'),
@@ -215,25 +156,25 @@ export function openapi() {
       '/machines/{tag}/book.json': file('The whole book of a machine, as the schema has it', 'application/json', [tag]),
       '/machines/{tag}/book.pdf': file('The whole book of a machine, on paper', 'application/pdf', [tag]),
       '/schemas/machine-book.json': file('JSON Schema of a machine’s book', 'application/schema+json'),
-      ...deedPaths('/machines/{tag}', tag, MACHINE_DEEDS),
+      ...deedPaths('/machines/{tag}', tag, machineDeeds),
       '/customers': {
         ...get('Customers by name, phone, contact, site or address', [query, page]),
-        ...post('Add a customer', AddCustomerDto, { type: 'object' }, '201'),
+        ...made(shopDeeds.customers),
       },
       '/customers/{id}': get('One customer with sites, contacts and machines', [jobId]),
       '/customers/{id}/card.vcf': file('vCard 4.0 of a customer and their contacts', 'text/vcard', [jobId]),
-      ...deedPaths('/customers/{id}', jobId, CUSTOMER_DEEDS),
+      ...deedPaths('/customers/{id}', jobId, customerDeeds),
       '/models': {
         ...get('The shop’s own list of models'),
-        ...post('Add a model', PutModelDto, { type: 'object' }, '201'),
+        ...made(shopDeeds.models),
       },
-      '/models/{id}': { parameters: [jobId], ...post('Change a model', PutModelDto) },
+      '/models/{id}': { parameters: [jobId], ...post(inWords(amendModel.spec), amendModel.spec.dto) },
       '/people': {
         ...get('Everyone of the shop with their sessions; for the owner'),
-        ...post('Add a person', AddPersonDto, { type: 'object' }, '201'),
+        ...made(shopDeeds.people),
       },
-      ...deedPaths('/people/{id}', jobId, PERSON_DEEDS),
-      '/shop': { ...get('What holds for the whole shop'), ...post('Change it', AmendShopDto) },
+      ...deedPaths('/people/{id}', jobId, personDeeds),
+      '/shop': { ...get('What holds for the whole shop'), ...post(inWords(amendShop.spec), amendShop.spec.dto) },
       '/audit': get('Every change with before and after; for the owner', [
         inQuery('machine', 'integer'),
         inQuery('job', 'integer'),
@@ -243,9 +184,9 @@ export function openapi() {
       ]),
       '/learning': {
         ...get('What the finder has learned and how often it was right; for the owner'),
-        ...post('Take another shop’s learning in', LendInDto, { type: 'object' }, '201'),
+        ...made(shopDeeds.learning),
       },
-      '/learning/{id}/weigh-lent': { parameters: [jobId], ...post('Weigh another shop’s learning', WeighLentDto) },
+      ...deedPaths('/learning/{id}', jobId, learningDeeds),
       '/export/finder-learning.json': file('What the finder has learned, for another shop', 'application/json'),
       '/schemas/finder-learning.json': file('JSON Schema of exported learning', 'application/schema+json'),
       '/photographs': {
@@ -265,9 +206,11 @@ export function openapi() {
       '/import/customers.csv': takeFile('Customers in, CSV', 'text/csv'),
       '/import/machines.csv': takeFile('Machines in, CSV', 'text/csv'),
       '/import/customers.vcf': takeFile('Customers in, vCard', 'text/vcard'),
-      '/jobs': post('Take a machine in', TakeInDto, { type: 'object' }, '201'),
+      '/jobs': made(shopDeeds.jobs),
       '/jobs/{id}': get('One job with its odds', [jobId]),
-      ...deedPaths('/jobs/{id}', jobId, JOB_DEEDS),
+      '/jobs/{id}/facts': get('One job as it is written down, without odds', [jobId]),
+      '/jobs/{id}/odds': get('The odds of one job as they stand', [jobId]),
+      ...deedPaths('/jobs/{id}', jobId, jobDeeds),
       '/drafts/{form}': {
         parameters: [{ name: 'form', in: 'path', required: true, schema: { type: 'string' } }],
         ...get('What was typed and not yet sent'),

@@ -11,15 +11,15 @@ import {
   type PersonRow,
 } from '@/data/people';
 import type { Person } from '../access/person';
-import { allow } from '../access/roles';
+import { allow, owner } from '../access/roles';
 import { hashPassphrase } from '../access/signIn';
-import { deed, versionedDeed } from '../deed/deed';
+import { deedOn, once, onVersion, shopDeed } from '../deed/deed';
 import { refuseIf } from '../problem';
-import type { AddPersonDto, AmendPersonDto, EndSessionDto, PersonView, ResetPassphraseDto } from './dto';
+import { AddPersonDto, AmendPersonDto, EndSessionDto, ResetPassphraseDto, type PersonView } from './dto';
 
 /** Everyone of the shop with their open sessions; for the owner. @throws ProblemError 403 */
 export async function peopleOf(person: Person): Promise<PersonView[]> {
-  allow(person, 'amend-person');
+  allow(person, amendPerson.spec);
   const db = database();
   return Promise.all((await people(db)).map((p) => view(db, p)));
 }
@@ -41,20 +41,22 @@ async function view(db: Db, p: PersonRow): Promise<PersonView> {
   };
 }
 
-export async function addPerson(person: Person, dto: AddPersonDto): Promise<{ id: number }> {
-  allow(person, 'add-person');
-  const passphrase_hash = await hashPassphrase(dto.passphrase);
-  return deed(person, 'add-person', dto.key, '', async (db) => {
-    refuseIf(
-      (await personBySignIn(db, dto.signIn))
-        ? [{ field: 'signIn', message: 'Somebody signs in under this name.' }]
-        : [],
-    );
-    return {
-      id: await insertPerson(db, { sign_in: dto.signIn, name: dto.name.trim(), role: dto.role, passphrase_hash }),
-    };
-  });
-}
+export const addPerson = shopDeed(
+  { name: 'add-person', roles: owner, summary: 'Add a person', dto: AddPersonDto },
+  async (person, dto) => {
+    const passphrase_hash = await hashPassphrase(dto.passphrase);
+    return once(person, 'add-person', dto.key, '', async (db) => {
+      refuseIf(
+        (await personBySignIn(db, dto.signIn))
+          ? [{ field: 'signIn', message: 'Somebody signs in under this name.' }]
+          : [],
+      );
+      return {
+        id: await insertPerson(db, { sign_in: dto.signIn, name: dto.name.trim(), role: dto.role, passphrase_hash }),
+      };
+    });
+  },
+);
 
 function subject(id: number) {
   return {
@@ -65,35 +67,46 @@ function subject(id: number) {
   };
 }
 
-/** Changes name, role or lock. The last owner who can sign in stays one. @throws ProblemError 400, 403, 404, 409 */
-export function amendPerson(person: Person, id: number, dto: AmendPersonDto) {
-  return versionedDeed(person, 'amend-person', dto, subject(id), async (db, row) => {
-    const owners = await lockOwners(db);
-    const wasLast = owners.length === 1 && owners[0] === id;
-    if (wasLast && (dto.locked || dto.role !== 'owner'))
-      refuseIf([{ field: dto.locked ? 'locked' : 'role', message: 'The shop needs an owner who can sign in.' }]);
-    await updatePerson(db, id, {
-      name: dto.name.trim(),
-      role: dto.role,
-      locked_at: dto.locked ? (row.locked_at ?? new Date()) : null,
-    });
-    if (dto.locked) await endSessions(db, id);
-  });
-}
+/** Changes name, role or lock. The last owner who can sign in stays one. */
+export const amendPerson = deedOn(
+  { name: 'amend-person', roles: owner, summary: 'Change name, role or lock', dto: AmendPersonDto },
+  (person, id: number, dto) =>
+    onVersion(person, 'amend-person', dto, subject(id), async (db, row) => {
+      const owners = await lockOwners(db);
+      const wasLast = owners.length === 1 && owners[0] === id;
+      if (wasLast && (dto.locked || dto.role !== 'owner'))
+        refuseIf([{ field: dto.locked ? 'locked' : 'role', message: 'The shop needs an owner who can sign in.' }]);
+      await updatePerson(db, id, {
+        name: dto.name.trim(),
+        role: dto.role,
+        locked_at: dto.locked ? (row.locked_at ?? new Date()) : null,
+      });
+      if (dto.locked) await endSessions(db, id);
+    }),
+);
 
 /** Gives a person a new passphrase and ends all their sessions. */
-export async function resetPassphrase(person: Person, id: number, dto: ResetPassphraseDto) {
-  allow(person, 'reset-passphrase');
-  const passphrase_hash = await hashPassphrase(dto.passphrase);
-  return versionedDeed(person, 'reset-passphrase', dto, subject(id), async (db) => {
-    await updatePerson(db, id, { passphrase_hash });
-    await endSessions(db, id);
-  });
-}
+export const resetPassphrase = deedOn(
+  {
+    name: 'reset-passphrase',
+    roles: owner,
+    summary: 'Set a new passphrase, end all sessions',
+    dto: ResetPassphraseDto,
+  },
+  async (person, id: number, dto) => {
+    const passphrase_hash = await hashPassphrase(dto.passphrase);
+    return onVersion(person, 'reset-passphrase', dto, subject(id), async (db) => {
+      await updatePerson(db, id, { passphrase_hash });
+      await endSessions(db, id);
+    });
+  },
+);
 
-export function endSession(person: Person, id: number, dto: EndSessionDto) {
-  return versionedDeed(person, 'end-session', dto, subject(id), async (db) => {
-    const ended = await endSessions(db, id, dto.session);
-    refuseIf(ended === 0 && dto.session ? [{ field: 'session', message: 'This session has ended already.' }] : []);
-  });
-}
+export const endSession = deedOn(
+  { name: 'end-session', roles: owner, summary: 'End one session, or all', dto: EndSessionDto },
+  (person, id: number, dto) =>
+    onVersion(person, 'end-session', dto, subject(id), async (db) => {
+      const ended = await endSessions(db, id, dto.session);
+      refuseIf(ended === 0 && dto.session ? [{ field: 'session', message: 'This session has ended already.' }] : []);
+    }),
+);

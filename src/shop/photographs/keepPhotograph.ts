@@ -5,6 +5,7 @@ import { setActor } from '@/data/audit';
 import { insertPhotograph } from '@/data/photographs';
 import type { Person } from '../access/person';
 import { allow } from '../access/roles';
+import { addPhotographs } from './photographs';
 import { ProblemError } from '../problem';
 
 export const LARGEST_PHOTOGRAPH_BYTES = 15_000_000;
@@ -19,7 +20,7 @@ const SMALL_SIDE = 320;
  * @throws ProblemError 400 at field `file` when it is too large, or no picture
  */
 export async function keepPhotograph(person: Person, bytes: Buffer) {
-  allow(person, 'add-photograph');
+  allow(person, addPhotographs.spec);
   const refuse = (message: string) =>
     new ProblemError(400, 'This photograph cannot be kept.', [{ field: 'file', message }]);
   if (bytes.length === 0) throw refuse('The file is empty.');
@@ -42,7 +43,7 @@ export async function keepPhotograph(person: Person, bytes: Buffer) {
     throw refuse('This is not a picture that can be read: take a JPEG or PNG.');
   }
   const id = await database().transaction(async (db) => {
-    await setActor(db, person.id, 'add-photograph');
+    await setActor(db, person.id, addPhotographs.spec.name);
     return insertPhotograph(db, {
       person_id: person.id,
       width: large.info.width,

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
-import { openTestDatabase } from '@/data/testDatabase.fixture';
+import { openTestShop } from '../testShop.fixture';
 import { parseMeterLine } from '@/core/instruments/lineProtocol';
 import { knowledge } from '@/knowledge';
 import type { Person } from '../access/person';
@@ -19,7 +19,7 @@ let close: () => Promise<void>;
 let person: Person;
 let models: Record<string, number>;
 beforeAll(async () => {
-  ({ db, close } = await openTestDatabase());
+  ({ db, close } = await openTestShop());
   ({ person, models } = await furnishShop(db));
 });
 afterAll(() => close());

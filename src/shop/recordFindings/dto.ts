@@ -1,6 +1,6 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
+import { Nested } from '../nested';
 import { FindingDto } from '../finding/dto';
 import { JobDeedDto } from '../jobDeed/dto';
 
@@ -8,7 +8,6 @@ export class RecordFindingsDto extends JobDeedDto {
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(12)
-  @ValidateNested({ each: true })
-  @Type(() => FindingDto)
+  @Nested(() => FindingDto, { each: true })
   findings!: FindingDto[];
 }

@@ -1,53 +1,66 @@
-import { aspectOf } from '@/core/diagnosis/observe';
+import { repairedFault } from '@/core/diagnosis/doing';
 import { checksOf, type Kind } from '@/core/diagnosis/knowledge';
-import { formatQuantity, type Quantity } from '@/core/units/units';
-import { findingsOf, insertFinding, revokeFinding } from '@/data/jobs';
+import { aspectOf } from '@/core/diagnosis/observe';
+import { formatQuantity } from '@/core/units/units';
+import { insertFindings, revokeFindings } from '@/data/jobs';
 import { knowledge } from '@/knowledge';
-import type { Person } from '../access/person';
+import { bench } from '../access/roles';
 import { readFindings } from '../finding/readFindings';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseIf } from '../problem';
-import type { RecordFindingsDto } from './dto';
+import { RecordFindingsDto } from './dto';
 
 /**
- * Answers one or more aspects of checks. An earlier answer to the same aspect is taken back, not deleted.
- * @throws ProblemError 400 for ids, units and numbers that the machine cannot have
+ * Answers one or more aspects of checks. An earlier answer to the same aspect is taken back, not deleted. Refused at its field
+ * for ids, units and numbers that the machine cannot have.
  */
-export function recordFindings(person: Person, jobId: number, dto: RecordFindingsDto) {
-  return jobDeed('record-findings', person, jobId, dto, (scene) => answerChecks(scene, dto.findings));
-}
+export const recordFindings = jobDeed({
+  name: 'record-findings',
+  roles: bench,
+  summary: 'Answer checks',
+  dto: RecordFindingsDto,
+  work: (scene, dto) => answerChecks(scene, dto.findings),
+});
 
 /** The same within another deed. @throws ProblemError 400 for ids, units and numbers that the machine cannot have */
 export async function answerChecks(
-  { db, person, job, model, kind, tell }: DeedScene,
+  { db, person, jobId, state, kind, tell }: DeedScene,
   findings: RecordFindingsDto['findings'],
 ): Promise<void> {
-  const { answers, problems } = readFindings(kind, model.mains_v, findings);
+  const { answers, problems } = readFindings(kind, state.model.mains_v, findings);
   refuseIf(problems);
-  const earlier = (await findingsOf(db, job.id)).filter((f) => !f.revoked_at);
-  for (const answer of answers) {
-    const mine = aspectKey(kind, answer);
-    for (const old of earlier) {
-      const key = aspectKey(kind, {
-        check: old.check_id,
-        ...(old.outcome === null ? { value: old.value! } : { outcome: old.outcome }),
-        ...(old.condition ? { condition: old.condition } : {}),
-      } as typeof answer);
-      if (key === mine) await revokeFinding(db, job.id, old.id, person.id);
-    }
-    const base = { job_id: job.id, check_id: answer.check, person_id: person.id };
-    if ('outcome' in answer) await insertFinding(db, { ...base, outcome: answer.outcome });
-    else {
-      const unit = readingOf(kind, answer.check, answer.condition)!.unit;
-      await insertFinding(db, {
-        ...base,
-        value: answer.value,
-        unit,
-        ...(answer.condition ? { condition: answer.condition } : {}),
-      });
-    }
-  }
-  await tell('found', answers.map((a) => sentence(kind, a)).join('; '));
+  const answered = new Set(answers.map((a) => aspectKey(kind, a)));
+  const replaced = state.findings.filter(
+    (f) =>
+      f.revoked_at === null &&
+      answered.has(
+        aspectKey(kind, {
+          check: f.check_id,
+          ...(f.outcome === null ? { value: f.value! } : { outcome: f.outcome }),
+          ...(f.condition ? { condition: f.condition } : {}),
+        } as AnyAnswer),
+      ),
+  );
+  if (replaced.length > 0)
+    await revokeFindings(
+      db,
+      jobId,
+      replaced.map((f) => f.id),
+      person.id,
+    );
+  await insertFindings(
+    db,
+    answers.map((a) => ({
+      job_id: jobId,
+      check_id: a.check,
+      person_id: person.id,
+      outcome: 'outcome' in a ? a.outcome : null,
+      value: 'outcome' in a ? null : a.value,
+      unit: 'outcome' in a ? null : readingOf(kind, a.check, a.condition)!.unit,
+      condition: 'outcome' in a ? null : (a.condition ?? null),
+    })),
+  );
+  tell('found', answers.map((a) => sentence(kind, a)).join('; '));
 }
 
 type AnyAnswer = Parameters<typeof aspectOf>[1];
@@ -67,12 +80,14 @@ function readingOf(kind: Kind, checkId: string, condition: string | undefined) {
 }
 
 function sentence(kind: Kind, answer: AnyAnswer): string {
-  const repaired = knowledge.faults.find((f) => `repair:${f.id}` === answer.check);
-  if (repaired)
-    return `${repaired.repair.label}: ${'outcome' in answer && answer.outcome === 'gone' ? 'gone' : 'still there'}`;
+  const repaired = repairedFault(answer.check);
+  if (repaired !== null) {
+    const { repair } = knowledge.faults.find((f) => f.id === repaired)!;
+    return `${repair.label}: ${'outcome' in answer && answer.outcome === 'gone' ? 'gone' : 'still there'}`;
+  }
   const check = checkOf(kind, answer.check)!;
   const aspect = aspectOf(check, answer)!;
   const what = check.aspects.length > 1 ? `${check.label}, ${aspect.label.toLowerCase()}` : check.label;
   if ('outcome' in answer) return `${what}: ${aspect.outcomes.find((o) => o.id === answer.outcome)!.label}`;
-  return `${what}: ${formatQuantity(aspect.reading!.quantity as Quantity, answer.value)}`;
+  return `${what}: ${formatQuantity(aspect.reading!.quantity, answer.value)}`;
 }

@@ -1,10 +1,10 @@
 import { IANAZone } from 'luxon';
 import { database, type Db } from '@/data/database';
 import { lockShop, shopSettings, updateShop } from '@/data/shopSettings';
-import type { Person } from '../access/person';
-import { versionedDeed } from '../deed/deed';
+import { owner } from '../access/roles';
+import { onVersion, shopDeed } from '../deed/deed';
 import { refuseIf } from '../problem';
-import type { AmendShopDto, ShopView } from './dto';
+import { AmendShopDto, type ShopView } from './dto';
 
 export function shopOf(): Promise<ShopView> {
   return view(database());
@@ -24,11 +24,13 @@ async function view(db: Db): Promise<ShopView> {
   };
 }
 
-/** Name, zone, mains, paper and benches of the shop. @throws ProblemError 400, 403, 409 */
-export function amendShop(person: Person, dto: AmendShopDto): Promise<ShopView> {
-  return versionedDeed(person, 'amend-shop', dto, { id: 1, what: 'The shop', lock: lockShop, view }, async (db) => {
-    refuseIf(IANAZone.isValidZone(dto.zone) ? [] : [{ field: 'zone', message: 'A time zone, such as Europe/Oslo.' }]);
-    const { name, zone, mainsV, paper, benches, units } = dto;
-    await updateShop(db, { name: name.trim(), zone, mains_v: mainsV, paper, benches, units });
-  });
-}
+/** Name, zone, mains, paper and benches of the shop. */
+export const amendShop = shopDeed(
+  { name: 'amend-shop', roles: owner, summary: 'Change what holds for the whole shop', dto: AmendShopDto },
+  (person, dto): Promise<ShopView> =>
+    onVersion(person, 'amend-shop', dto, { id: 1, what: 'The shop', lock: lockShop, view }, async (db) => {
+      refuseIf(IANAZone.isValidZone(dto.zone) ? [] : [{ field: 'zone', message: 'A time zone, such as Europe/Oslo.' }]);
+      const { name, zone, mainsV, paper, benches, units } = dto;
+      await updateShop(db, { name: name.trim(), zone, mains_v: mainsV, paper, benches, units });
+    }),
+);

@@ -1,14 +1,20 @@
 import { takeBackFittedPart } from '@/data/jobs';
-import type { Person } from '../access/person';
+import { bench } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
+import { partsOfJob } from '../jobView/jobFacts';
 import { refuseIf } from '../problem';
-import type { TakeBackPartDto } from './dto';
+import { TakeBackPartDto } from './dto';
 
 /** Undoes a fitted part: it goes back to stock. */
-export function takeBackPart(person: Person, jobId: number, dto: TakeBackPartDto) {
-  return jobDeed('take-back-part', person, jobId, dto, async ({ db, job, tell }) => {
-    const taken = await takeBackFittedPart(db, job.id, dto.fitted);
+export const takeBackPart = jobDeed({
+  name: 'take-back-part',
+  roles: bench,
+  summary: 'Take a fitted part back',
+  dto: TakeBackPartDto,
+  async work({ db, jobId, tell, also }, dto) {
+    const taken = await takeBackFittedPart(db, jobId, dto.fitted);
     refuseIf(taken ? [] : [{ field: 'fitted', message: 'This part is not fitted in this job.' }]);
-    await tell('taken-back', 'A part was taken back to stock.');
-  });
-}
+    tell('taken-back', 'A part was taken back to stock.');
+    also('parts', partsOfJob);
+  },
+});

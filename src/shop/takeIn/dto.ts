@@ -1,5 +1,4 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -16,8 +15,8 @@ import {
   Matches,
   Max,
   Min,
-  ValidateNested,
 } from 'class-validator';
+import { Nested } from '../nested';
 
 export class NewCustomerDto {
   @IsString()
@@ -98,8 +97,7 @@ export class TakeInDto {
   machineId?: number;
 
   @IsOptional()
-  @ValidateNested()
-  @Type(() => NewMachineDto)
+  @Nested(() => NewMachineDto)
   newMachine?: NewMachineDto;
 
   @IsOptional()
@@ -107,8 +105,7 @@ export class TakeInDto {
   customerId?: number;
 
   @IsOptional()
-  @ValidateNested()
-  @Type(() => NewCustomerDto)
+  @Nested(() => NewCustomerDto)
   newCustomer?: NewCustomerDto;
 
   /** Also for a known machine: it was asked at the counter and was not known before. */
@@ -161,8 +158,7 @@ export class TakeInDto {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(40, { message: 'At most 40 marks.' })
-  @ValidateNested({ each: true })
-  @Type(() => ConditionMarkDto)
+  @Nested(() => ConditionMarkDto, { each: true })
   marks?: ConditionMarkDto[];
 
   /** Photographs sent before, by their numbers. */

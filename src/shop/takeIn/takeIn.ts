@@ -1,7 +1,8 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { warrantyUntil } from '@/core/service/warranty';
 import { customerById, insertCustomer, siteById } from '@/data/customers';
-import type { Db } from '@/data/database';
+import { database, type Db } from '@/data/database';
+import { jobState } from '@/data/jobState';
 import { deleteDraft } from '@/data/deeds';
 import {
   insertArrivalSigns,
@@ -11,7 +12,6 @@ import {
   insertTimeline,
   lastClosedJob,
   openJobOf,
-  setNextAction,
 } from '@/data/jobs';
 import {
   insertMachine,
@@ -29,13 +29,13 @@ import { shopSettings } from '@/data/shopSettings';
 import { kindById, knowledge } from '@/knowledge';
 import { arrivalSigns } from '@/knowledge/bench';
 import type { Person } from '../access/person';
-import { deed } from '../deed/deed';
+import { everyone } from '../access/roles';
+import { once, shopDeed } from '../deed/deed';
 import { unknownIds } from '../finding/finding';
-import { jobView } from '../jobView/jobView';
-import { nextActionOf } from '../jobView/nextAction';
+import { foresee } from '../finding/foresee';
 import { ProblemError, refuseIf, type FieldProblem } from '../problem';
 import { dayInZone } from '../settings/day';
-import type { TakeInDto } from './dto';
+import { TakeInDto } from './dto';
 
 /** Form under which a half-filled take-in is kept. */
 export const TAKE_IN_DRAFT = 'take-in';
@@ -44,11 +44,21 @@ export const TAKE_IN_DRAFT = 'take-in';
 export const COMEBACK_DAYS = 90;
 
 /**
- * Takes a machine in: customer and machine are made when new, the job is opened and stands in Find.
- * @throws ProblemError 400 with every field; 409 when the machine has an open job already
+ * Takes a machine in: customer and machine are made when new, the job is opened and stands in Find. Refused with every field;
+ * with 409 when the machine has an open job already.
  */
-export function takeIn(person: Person, dto: TakeInDto): Promise<{ job: number; tag: string }> {
-  return deed(person, 'take-in', dto.key, '', async (db) => {
+export const takeIn = shopDeed(
+  { name: 'take-in', roles: everyone, summary: 'Take a machine in', dto: TakeInDto },
+  async (person, dto): Promise<{ job: number; tag: string }> => {
+    const taken = await opened(person, dto);
+    const state = await jobState(database(), taken.job);
+    if (state) foresee(state);
+    return taken;
+  },
+);
+
+function opened(person: Person, dto: TakeInDto): Promise<{ job: number; tag: string }> {
+  return once(person, 'take-in', dto.key, '', async (db) => {
     const today = dayInZone(new Date(), (await shopSettings(db)).zone);
     const { model, known, problems } = await look(db, dto, today);
     const kind = model ? kindById(model.kind) : null;
@@ -115,10 +125,8 @@ export function takeIn(person: Person, dto: TakeInDto): Promise<{ job: number; t
       refuseIf([{ field: 'photographs', message: 'A photograph is not here any more: take it again.' }]);
     if (given > 0) await tell('photograph', `${given} photograph${given === 1 ? '' : 's'} on arrival`);
     await refreshSearch(db, machineId);
-    const view = await jobView(db, jobId);
-    await setNextAction(db, jobId, nextActionOf(view));
     await deleteDraft(db, person.id, TAKE_IN_DRAFT);
-    return { job: jobId, tag: view.machine.tag };
+    return { job: jobId, tag: (await machineById(db, machineId))!.tag };
   });
 }
 

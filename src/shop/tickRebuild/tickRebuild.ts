@@ -1,15 +1,19 @@
 import { putRebuildTick } from '@/data/jobs';
 import { rebuildSteps } from '@/knowledge/bench';
-import type { Person } from '../access/person';
+import { bench } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { refuseIf } from '../problem';
-import type { TickRebuildDto } from './dto';
+import { TickRebuildDto } from './dto';
 
 /** Ticks a step of the rebuild, or takes the tick back. */
-export function tickRebuild(person: Person, jobId: number, dto: TickRebuildDto) {
-  return jobDeed('tick-rebuild', person, jobId, dto, async ({ db, job, kind }) => {
+export const tickRebuild = jobDeed({
+  name: 'tick-rebuild',
+  roles: bench,
+  summary: 'Tick a rebuild step',
+  dto: TickRebuildDto,
+  async work({ db, jobId, kind, person }, dto) {
     const step = rebuildSteps.find((s) => s.id === dto.step && s.kinds.includes(kind.id));
     refuseIf(step ? [] : [{ field: 'step', message: `There is no rebuild step ${dto.step}.` }]);
-    await putRebuildTick(db, job.id, dto.step, person.id, dto.done);
-  });
-}
+    await putRebuildTick(db, jobId, dto.step, person.id, dto.done);
+  },
+});

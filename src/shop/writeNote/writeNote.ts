@@ -1,13 +1,17 @@
-import type { Person } from '../access/person';
+import { everyone } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { refuseIf } from '../problem';
-import type { WriteNoteDto } from './dto';
+import { WriteNoteDto } from './dto';
 
 /** Writes into the machine's book what was said, or a note of ours. */
-export function writeNote(person: Person, jobId: number, dto: WriteNoteDto) {
-  return jobDeed('write-note', person, jobId, dto, async ({ tell }) => {
+export const writeNote = jobDeed({
+  name: 'write-note',
+  roles: everyone,
+  summary: 'Write a note, or what was said, into the book',
+  dto: WriteNoteDto,
+  async work({ tell }, dto) {
     const text = dto.text.trim();
     refuseIf(text === '' ? [{ field: 'text', message: 'Some words.' }] : []);
-    await tell(dto.what, text);
-  });
-}
+    tell(dto.what, text);
+  },
+});

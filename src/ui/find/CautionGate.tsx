@@ -16,7 +16,7 @@ export function CautionGate({ desk }: { desk: JobDesk }) {
   const { job } = desk;
   return (
     <>
-      {job.assessment.cautions.map((id) => (
+      {job.cautions.map((id) => (
         <Gate key={id} id={id} desk={desk} />
       ))}
       {job.clearedCautions.map((c) => (
@@ -36,7 +36,7 @@ function Gate({ id, desk }: { id: string; desk: JobDesk }) {
   return (
     <CautionPlate
       label={caution.label}
-      text={caution.text + (caution.holdsBackPower ? ' No powered check is offered.' : '')}
+      text={caution.text + (caution.holds === 'power' ? ' No powered check is offered.' : '')}
     >
       {desk.job.stage !== 'closed' && !open && (
         <Button size="small" sx={{ mt: 0.75 }} onClick={() => setOpen(true)}>

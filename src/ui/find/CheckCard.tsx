@@ -10,8 +10,9 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import type { Aspect } from '@/core/diagnosis/knowledge';
 import { gauges } from '@/core/gauges/catalogue';
 import { formatQuantity, parseQuantity, UNITS, type Quantity } from '@/core/units/units';
-import type { AssessmentView, JobView } from '@/shop/jobView/dto';
-import { aspectFor, cautionOf, doingOf, faultLabel, outcomeLabel, type Doing } from '../job/labels';
+import type { AssessmentView } from '@/shop/finding/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
+import { aspectFor, cautionOf, doingOf, faultLabel, isRollTurned, outcomeLabel, type Doing } from '../job/labels';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Key } from '../parts/Key';
 import { percent, Reading } from '../parts/Reading';
@@ -22,7 +23,7 @@ import { FromInstrument } from './FromInstrument';
 export type Answered = { check: string; outcome?: string; value?: number; unit?: string; condition?: string };
 
 interface Props {
-  job: JobView;
+  job: JobFacts;
   checkId: string;
   next: AssessmentView['next'][number] | null;
   proposed: boolean;
@@ -45,7 +46,7 @@ export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeav
   const keyOf = (outcome: string) => KEYS[choices.findIndex((c) => c.outcome.id === outcome)];
   const held = next?.heldBackBy ?? [];
   const canAct = held.length === 0 && !busy;
-  const turned = job.findings.some((f) => !f.revoked && f.check === 'finger-turn' && f.outcome !== 'stuck');
+  const turned = isRollTurned(job);
 
   const choose = (outcome: string) => {
     const stay = left.length > 1;
@@ -115,7 +116,7 @@ export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeav
         ))}
       </Box>
       {[...new Set([...held, ...doing.cautions])]
-        .filter((id) => held.includes(id) || id !== 'roll-free-before-power' || !turned)
+        .filter((id) => held.includes(id) || cautionOf(id).holds !== 'spin' || !turned)
         .map((id) => (
           <CautionPlate
             key={id}
@@ -178,7 +179,7 @@ export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeav
 }
 
 /** Why this one: what its likely answers would lead to. */
-function Why({ job, doing, next }: { job: JobView; doing: Doing; next: AssessmentView['next'][number] }) {
+function Why({ job, doing, next }: { job: JobFacts; doing: Doing; next: AssessmentView['next'][number] }) {
   const leads = next.why.filter((w) => w.probability > 0.04).slice(0, 3);
   if (leads.length === 0) return null;
   const normal = new Set(doing.aspects.map((a) => a.outcomes[0]!.id));
@@ -222,7 +223,7 @@ function ReadingEntry({
   onRecord,
 }: {
   aspect: Aspect;
-  job: JobView;
+  job: JobFacts;
   checkId: string;
   disabled: boolean;
   onRecord: (value: number, unit: string) => void;

@@ -4,7 +4,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { JobView } from '@/shop/jobView/dto';
+import type { AssessmentView } from '@/shop/finding/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { evidenceWords, faultLabel, faultOf } from '../job/labels';
 import { percent, Reading } from '../parts/Reading';
 
@@ -13,22 +14,27 @@ const SHORT = 7;
 /** Faults by their odds; why opens the evidence for and against. */
 export function FaultList({
   job,
+  odds,
+  fresh,
   station,
   onStation,
 }: {
-  job: JobView;
+  job: JobFacts;
+  odds: AssessmentView;
+  /** They belong to the job as it stands. */
+  fresh: boolean;
   station: string | null;
   onStation: (s: string | null) => void;
 }) {
   const [open, setOpen] = useState<string | null>(null);
   const [all, setAll] = useState(false);
-  const { faults, explanations, basis } = job.assessment;
+  const { faults, explanations, basis } = odds;
   const stationOf = (id: string) => faultOf(id)?.kinds[job.machine.kind]?.station;
   const suspects = faults.filter((f) => f.suspect && (station ? stationOf(f.id) === station : f.probability >= 0.005));
   const others = faults.filter((f) => !f.suspect && f.probability >= 0.03);
   const shown = all || station ? suspects : suspects.slice(0, SHORT);
   return (
-    <Box component="section" aria-label="Odds of the faults">
+    <Box component="section" aria-label="Odds of the faults" aria-busy={!fresh} sx={{ opacity: fresh ? 1 : 0.55 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
         <Typography component="h2" variant="h3">
           {station ? `At this station` : 'Likely faults'}
@@ -125,7 +131,7 @@ export function FaultList({
   );
 }
 
-function Evidence({ kind, fault }: { kind: string; fault: JobView['assessment']['faults'][number] }) {
+function Evidence({ kind, fault }: { kind: string; fault: AssessmentView['faults'][number] }) {
   if (fault.evidence.length === 0)
     return (
       <Typography variant="body2" sx={{ pl: 1, pb: 0.5 }}>

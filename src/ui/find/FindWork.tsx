@@ -5,6 +5,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { repairedFault } from '@/core/diagnosis/doing';
+import { proposedStep } from '@/core/diagnosis/finderCase';
 import type { JobDesk } from '../job/useJob';
 import { faultLabel, faultOf } from '../job/labels';
 import { Key } from '../parts/Key';
@@ -15,6 +17,7 @@ import { CautionGate } from './CautionGate';
 import { FaultList } from './FaultList';
 import { FindingLog } from './FindingLog';
 import { OtherChecks } from './OtherChecks';
+import { OddsToCome, Reckoning } from './Reckoning';
 import { SameWorth } from './SameWorth';
 
 interface Props {
@@ -27,8 +30,7 @@ interface Props {
 
 /** Finding: the proposed check with its keys, the odds, and what was done so far. */
 export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
-  const { job, act, busy } = desk;
-  const { assessment } = job;
+  const { job, odds, fresh, act, busy } = desk;
   // The check that lies on the bench half done is there again after a reload.
   const [kept, keep, forget] = useKeptText(`job-${job.id}`, 'check', '');
   const pinned = kept === '' ? null : kept;
@@ -41,8 +43,11 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
     if (check === null) forget();
   };
   const closed = job.stage === 'closed';
-  const proposed = job.firstChecks[0] ?? assessment.next.find((n) => n.heldBackBy.length === 0)?.check ?? null;
-  const current = pinned ?? (assessment.finished ? null : proposed);
+  // Odds of an earlier state propose nothing: an answer given to them would fall on a check that nobody was shown.
+  const assessment = fresh ? odds : null;
+  const proposed = assessment ? (proposedStep(assessment.next, job.firstChecks)?.check ?? null) : null;
+  const finished = assessment?.finished ?? false;
+  const current = pinned ?? (finished ? null : proposed);
   useEffect(() => onLook(current), [current, onLook]);
 
   const inForce = useMemo(() => job.findings.filter((f) => !f.revoked), [job.findings]);
@@ -57,16 +62,17 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
     // What was picked while the answer was on its way stays picked.
     if (latest.current === before) setPinned(stay ? (answered[0]?.check ?? null) : null);
   };
-  const next = assessment.next.find((n) => n.check === current) ?? null;
+  const next = assessment?.next.find((n) => n.check === current) ?? null;
+  const told = assessment !== null;
 
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <CautionGate desk={desk} />
-      {assessment.finished && (
-        <Notice title={`Cause proved: ${assessment.proved.map(faultLabel).join(', ')}.`}>
+      {finished && (
+        <Notice title={`Cause proved: ${job.proved.map(faultLabel).join(', ')}.`}>
           <Typography variant="body2">
-            {assessment.proved.map((id) => faultOf(id)?.repair.label).join('; ')}. Anything else found open on the way
-            is worth a look before it is closed.
+            {job.proved.map((id) => faultOf(id)?.repair.label).join('; ')}. Anything else found open on the way is worth
+            a look before it is closed.
           </Typography>
           {!closed && (
             <Button variant="contained" onClick={onDone} disabled={busy} sx={{ mt: 1 }}>
@@ -87,15 +93,19 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
           {current && !closed && job.firstChecks.includes(current) && (
             <Notice title="First, because of how it arrived." />
           )}
-          {current && !closed && current === proposed && !job.firstChecks.length && (next?.informs ?? 0) <= 0.02 && (
-            <Notice title="No check is worth its minutes any more.">
-              <Typography variant="body2">Fit what is most likely and run it, or look further below.</Typography>
-            </Notice>
-          )}
           {current &&
             !closed &&
             current === proposed &&
-            current.startsWith('repair:') &&
+            !job.firstChecks.includes(current) &&
+            (next?.informs ?? 0) <= 0.02 && (
+              <Notice title="No check is worth its minutes any more.">
+                <Typography variant="body2">Fit what is most likely and run it, or look further below.</Typography>
+              </Notice>
+            )}
+          {current &&
+            !closed &&
+            current === proposed &&
+            repairedFault(current) !== null &&
             (next?.informs ?? 0) > 0.02 && (
               <Notice title="Fit it and run it.">
                 <Typography variant="body2">Looking further would cost more than it is expected to save.</Typography>
@@ -112,38 +122,51 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
               onRecord={record}
               onLeave={() => setPinned(null)}
             />
+          ) : closed ? (
+            <Notice title="This job is closed." />
+          ) : desk.problem ? (
+            <Notice live title="These findings cannot all be true.">
+              <Typography variant="body2">{desk.problem} Take back the one that you doubt most.</Typography>
+            </Notice>
+          ) : !told ? (
+            <Reckoning />
           ) : (
-            !assessment.finished && (
-              <Notice
-                title={
-                  closed ? 'This job is closed.' : 'Nothing more is worth checking without clearing a caution first.'
-                }
-              />
-            )
+            !finished && <Notice title="Nothing more is worth checking without clearing a caution first." />
           )}
-          {current && !closed && current === proposed && <SameWorth job={job} current={current} onPick={setPinned} />}
-          <FindingLog job={job} onRevoke={closed ? null : (id) => void act('revoke-finding', { finding: id })} />
+          {current && !closed && current === proposed && (
+            <SameWorth job={job} odds={assessment!} current={current} onPick={setPinned} />
+          )}
+          <FindingLog
+            job={job}
+            odds={odds}
+            onRevoke={closed ? null : (id) => void act('revoke-finding', { finding: id })}
+          />
           {!closed && (
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
               <Button onClick={undo} disabled={busy || !last} size="small">
                 Undo last &nbsp;<Key>u</Key>
               </Button>
-              {!assessment.finished && (
+              {!finished && (
                 <Button size="small" onClick={onDone} disabled={busy}>
                   Go to Fit without proof
                 </Button>
               )}
               <Typography variant="caption" sx={{ color: 'text.secondary' }}>
-                {assessment.minutesSpent.toFixed(1)} min spent
-                {!assessment.finished &&
+                {job.minutesSpent.toFixed(1)} min spent
+                {assessment &&
+                  !finished &&
                   `, about ${Math.round(assessment.minutesToGo)} more to the end with the repair`}
               </Typography>
             </Box>
           )}
         </Box>
         <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
-          <FaultList job={job} station={station} onStation={onStation} />
-          {!closed && <OtherChecks job={job} current={current} onPick={setPinned} />}
+          {odds ? (
+            <FaultList job={job} odds={odds} fresh={fresh} station={station} onStation={onStation} />
+          ) : (
+            !desk.problem && <OddsToCome />
+          )}
+          {!closed && <OtherChecks job={job} odds={assessment} current={current} onPick={setPinned} />}
         </Box>
       </Box>
     </Box>

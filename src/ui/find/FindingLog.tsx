@@ -1,13 +1,22 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { JobView } from '@/shop/jobView/dto';
+import type { AssessmentView } from '@/shop/finding/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { findingWords, outcomeLabel } from '../job/labels';
 import { Empty } from '../parts/Notice';
 import { percent, Reading } from '../parts/Reading';
 
 /** What was done, in order; every line can be taken back and stays to be seen. */
-export function FindingLog({ job, onRevoke }: { job: JobView; onRevoke: ((id: number) => void) | null }) {
+export function FindingLog({
+  job,
+  odds,
+  onRevoke,
+}: {
+  job: JobFacts;
+  odds: AssessmentView | null;
+  onRevoke: ((id: number) => void) | null;
+}) {
   return (
     <Box component="section" aria-label="Findings so far">
       <Typography component="h2" variant="h3">
@@ -17,10 +26,10 @@ export function FindingLog({ job, onRevoke }: { job: JobView; onRevoke: ((id: nu
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {job.findings.map((f) => {
           const { what, answer } = findingWords(job.machine.kind, f);
-          const odds =
+          const reading =
             f.value === null || f.revoked
               ? null
-              : job.assessment.readings.find((r) => r.check === f.check && (r.condition ?? null) === f.condition);
+              : (odds?.readings ?? []).find((r) => r.check === f.check && (r.condition ?? null) === f.condition);
           return (
             <Box
               component="li"
@@ -43,11 +52,11 @@ export function FindingLog({ job, onRevoke }: { job: JobView; onRevoke: ((id: nu
                 }}
               >
                 {what}: {f.value === null ? <strong>{answer}</strong> : <Reading strong>{answer}</Reading>}
-                {odds && (
+                {reading && (
                   <span>
                     {' '}
                     read as{' '}
-                    {odds.readAs
+                    {reading.readAs
                       .filter((r, i) => i === 0 || r.probability >= 0.03)
                       .map((r) => `${outcomeLabel(job.machine.kind, f.check, r.outcome)} ${percent(r.probability)}`)
                       .join(', ')}

@@ -8,14 +8,14 @@ import type { Aspect } from '@/core/diagnosis/knowledge';
 import { parseMeterLine, type MeterReading } from '@/core/instruments/lineProtocol';
 import { nextReading } from '@/core/instruments/readMeter';
 import { formatQuantity } from '@/core/units/units';
-import type { JobView } from '@/shop/jobView/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import type { MeasuredView } from '@/shop/practice/dto';
 import { send } from '../parts/post';
 import { Reading } from '../parts/Reading';
 import { openMeterPort, useMeterSwitch } from './meterPort';
 
 interface Props {
-  job: JobView;
+  job: JobFacts;
   check: string;
   aspect: Aspect;
   disabled: boolean;

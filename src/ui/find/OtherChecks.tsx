@@ -7,7 +7,8 @@ import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { JobView } from '@/shop/jobView/dto';
+import type { AssessmentView } from '@/shop/finding/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { allDoings, cautionOf, doingOf } from '../job/labels';
 import { Key } from '../parts/Key';
 import { Reading } from '../parts/Reading';
@@ -15,10 +16,12 @@ import { Reading } from '../parts/Reading';
 /** Any other check, out of order: by its worth, or found by a word. */
 export function OtherChecks({
   job,
+  odds,
   current,
   onPick,
 }: {
-  job: JobView;
+  job: JobFacts;
+  odds: AssessmentView | null;
   current: string | null;
   onPick: (check: string) => void;
 }) {
@@ -26,7 +29,7 @@ export function OtherChecks({
   const [all, setAll] = useState(false);
   const field = useRef<HTMLInputElement>(null);
   useHotkeys('c', () => field.current?.focus(), { preventDefault: true });
-  const { next } = job.assessment;
+  const next = odds?.next ?? [];
   const listed = new Set(next.map((n) => n.check));
   const rows = [
     ...next.map((n) => ({ ...n, done: false })),

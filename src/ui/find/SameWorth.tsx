@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { JobView } from '@/shop/jobView/dto';
+import type { AssessmentView } from '@/shop/finding/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { doingOf } from '../job/labels';
 import { Reading } from '../parts/Reading';
 
@@ -10,14 +11,16 @@ const MOST = 3;
 /** Other next steps that are worth the same as the proposed one: whoever stands at the bench may choose. */
 export function SameWorth({
   job,
+  odds,
   current,
   onPick,
 }: {
-  job: JobView;
+  job: JobFacts;
+  odds: AssessmentView;
   current: string;
   onPick: (check: string) => void;
 }) {
-  const { next } = job.assessment;
+  const { next } = odds;
   if (!next.find((n) => n.check === current)?.asGood) return null;
   const others = next.filter((n) => n.asGood && n.check !== current).slice(0, MOST);
   if (others.length === 0) return null;

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import CheckBoxIcon from '@mui/icons-material/CheckBox';
 import CheckBoxOutlineBlankIcon from '@mui/icons-material/CheckBoxOutlineBlank';
 import { useState } from 'react';
-import type { JobView } from '@/shop/jobView/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { cautionOf, faultLabel, faultOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
@@ -28,10 +28,8 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
           Fit
         </Typography>
         <Typography variant="body2">
-          {job.assessment.proved.length > 0
-            ? job.assessment.proved
-                .map((id) => `${faultLabel(id)}: ${faultOf(id)?.repair.label.toLowerCase()}`)
-                .join('; ')
+          {job.proved.length > 0
+            ? job.proved.map((id) => `${faultLabel(id)}: ${faultOf(id)?.repair.label.toLowerCase()}`).join('; ')
             : 'No cause is proved: fit what you stand behind, and prove it.'}
         </Typography>
       </Box>
@@ -94,8 +92,8 @@ function Parts({ desk }: { desk: JobDesk }) {
   const { job, busy } = desk;
   const [words, setWords] = useState('');
   const closed = job.stage === 'closed';
-  const wanted = new Set(job.assessment.proved.map((id) => faultOf(id)?.kinds[job.machine.kind]?.station));
-  const groups = new Set(job.assessment.proved.flatMap((id) => faultOf(id)?.repair.parts ?? []));
+  const wanted = new Set(job.proved.map((id) => faultOf(id)?.kinds[job.machine.kind]?.station));
+  const groups = new Set(job.proved.flatMap((id) => faultOf(id)?.repair.parts ?? []));
   const rows = job.parts.filter((p) =>
     words === ''
       ? wanted.has(p.station) || groups.has(p.group)
@@ -187,7 +185,7 @@ function PartRow({
   disabled,
   onFit,
 }: {
-  part: JobView['parts'][number];
+  part: JobFacts['parts'][number];
   currency: string;
   disabled: boolean;
   onFit: () => void;

@@ -10,7 +10,7 @@ import { gaugeById, gauges, type AnyGauge } from '@/core/gauges/catalogue';
 import type { RawValues } from '@/core/gauges/fields';
 import { withUnit, type UnitSystem } from '@/core/units/unitSystem';
 import { fieldProblems } from '@/shop/gauges/dto';
-import type { JobView } from '@/shop/jobView/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { draftKeeper } from '../parts/draftKeeper';
 import { Empty } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
@@ -33,7 +33,7 @@ interface Props {
   name: string;
   desk: GaugeDesk;
   /** The job that it is used in. */
-  job?: JobView;
+  job?: JobFacts;
   /** Fields that another gauge or a kept result fills. */
   filled: RawValues;
   /** The person may keep what the shop usually types. */

@@ -13,8 +13,9 @@ import type { GaugeAnswer } from '@/core/gauges/gauge';
 import { gaugeById } from '@/core/gauges/catalogue';
 import { knowledge } from '@/knowledge';
 import { planItems } from '@/knowledge/plans';
-import type { JobView } from '@/shop/jobView/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { JobConflict } from '../job/JobConflict';
+import { allDoings } from '../job/labels';
 import { useJob, type JobDesk } from '../job/useJob';
 import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
@@ -27,7 +28,7 @@ interface Props {
 }
 
 /** What a result is good for: another gauge, a part of the list, and in a job the finder, a wait or a plan. */
-export function JobUses({ job, ...rest }: Props & { job: JobView | undefined }) {
+export function JobUses({ job, ...rest }: Props & { job: JobFacts | undefined }) {
   return job ? <InJob {...rest} initial={job} /> : <Onward {...rest} desk={null} />;
 }
 
@@ -50,9 +51,9 @@ function Onward({ answer, desk }: Props & { desk: JobDesk | null }) {
   );
 }
 
-function InJob(props: Props & { initial: JobView }) {
+function InJob(props: Props & { initial: JobFacts }) {
   const { gauge, answer, raw, initial } = props;
-  const desk = useJob(initial);
+  const desk = useJob(initial, null);
   const { job, busy, act } = desk;
   const [use, setUse] = useState<ReadonlySet<string>>(new Set());
   const [kept, setKept] = useState('');
@@ -108,13 +109,12 @@ function InJob(props: Props & { initial: JobView }) {
 /** What this result may do in this job at once. */
 function usesOf(
   { feeds = {} }: GaugeAnswer,
-  job: JobView,
+  job: JobFacts,
 ): { id: 'finding' | 'wait' | 'plan' | 'proof'; label: string }[] {
   const { finding, wait, plan, proof } = feeds;
   const shown = proof && job.proofs.find((p) => p.item === proof.item);
   const check = finding && knowledge.checks.find((c) => c.id === finding.check);
-  const isHere =
-    check && (job.assessment.next.some((n) => n.check === check.id) || job.findings.some((f) => f.check === check.id));
+  const isHere = check && allDoings(job.machine.kind).some((c) => c.id === check.id);
   const item = plan && planItems.find((p) => p.id === plan.item);
   return [
     ...(isHere ? [{ id: 'finding' as const, label: `answers “${check.label}” in Find` }] : []),

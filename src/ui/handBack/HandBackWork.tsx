@@ -17,12 +17,12 @@ import NextLink from '../theme/NextLink';
 
 /** Handing back: what it was, what to watch, when it is due again, and the sheet that goes home with it. */
 export function HandBackWork({ desk }: { desk: JobDesk }) {
-  const { job, busy } = desk;
+  const { job, odds, busy } = desk;
   const closed = job.stage === 'closed';
-  const [faults, setFaults] = useState<string[]>(job.assessment.proved);
+  const [faults, setFaults] = useState<string[]>(job.proved);
   const [advice, setAdvice, dropAdvice] = useKeptText(`job-${job.id}`, 'advice', job.advice);
-  const likely = job.assessment.faults.filter((f) => f.suspect && (f.proved || f.probability > 0.2)).map((f) => f.id);
-  const offered = [...new Set([...job.assessment.proved, ...likely])].slice(0, 8);
+  const likely = (odds?.faults ?? []).filter((f) => f.suspect && (f.proved || f.probability > 0.2)).map((f) => f.id);
+  const offered = [...new Set([...job.proved, ...likely])].slice(0, 8);
   const open = job.proofs.filter((p) => p.required && p.result !== 'pass');
   return (
     <Box sx={{ display: 'grid', gap: 2, maxWidth: 760 }}>

@@ -1,10 +1,10 @@
 'use client';
 
-import type { JobView } from '@/shop/jobView/dto';
+import type { JobChanges, JobFacts } from '@/shop/jobView/dto';
 import { EditSheet } from '../parts/EditSheet';
 import type { JobDesk } from './useJob';
 
-const values = (job: JobView) => ({
+const values = (job: JobFacts) => ({
   words: job.words,
   promisedOn: job.promisedOn,
   pickedUp: job.pickedUp,
@@ -15,7 +15,7 @@ const values = (job: JobView) => ({
 export function AmendJob({ desk, onClose }: { desk: JobDesk; onClose: () => void }) {
   const { job } = desk;
   return (
-    <EditSheet<JobView>
+    <EditSheet<JobChanges>
       title={`Correct the take-in of job ${job.id}`}
       fields={[
         { name: 'words', label: 'In the customer’s own words', sort: 'long' },
@@ -28,7 +28,7 @@ export function AmendJob({ desk, onClose }: { desk: JobDesk; onClose: () => void
       url={`/api/v1/jobs/${job.id}/amend-job`}
       draft={`amend-job-${job.id}`}
       body={(v) => ({ ...v, accessories: (v.accessories as string[]).map((a) => a.trim()).filter(Boolean) })}
-      current={(card) => ({ values: values(card as JobView), version: (card as JobView).version })}
+      current={(card) => ({ values: values(card as JobFacts), version: (card as JobFacts).version })}
       onDone={(saved) => {
         desk.take(saved);
         onClose();

@@ -1,11 +1,11 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { JobView } from '@/shop/jobView/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { instantAt } from '../parts/instants';
 import { photographUrl } from '../parts/photographUrl';
 
 /** The photographs of a job, each leading to its large picture. */
-export function JobPhotographs({ job }: { job: Pick<JobView, 'photographs' | 'zone'> }) {
+export function JobPhotographs({ job }: { job: Pick<JobFacts, 'photographs' | 'zone'> }) {
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
       {job.photographs.map((p) => (

@@ -5,10 +5,12 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { repairedFault } from '@/core/diagnosis/doing';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
 import { lineSplits } from '@/core/diagnosis/lineSplit';
 import { knowledge } from '@/knowledge';
-import type { JobView } from '@/shop/jobView/dto';
+import type { AssessmentView, OddsView } from '@/shop/finding/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
 import { FindWork } from '../find/FindWork';
@@ -28,10 +30,19 @@ import { TakenIn } from './TakenIn';
 import { useJob } from './useJob';
 
 /** One job: the stages as a rail, the board at the top, the stage's work below, the machine's past at the side. */
-export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId }) {
+export function JobScreen({
+  initial,
+  told,
+  stage,
+}: {
+  initial: JobFacts;
+  /** The odds, when they are known already, or on their way. */
+  told: OddsView | Promise<OddsView>;
+  stage: StageId;
+}) {
   const router = useRouter();
-  const desk = useJob(initial);
-  const { job } = desk;
+  const desk = useJob(initial, told);
+  const { job, odds } = desk;
   const { addedStations } = job.machine;
   const kind = useMemo(
     () =>
@@ -43,7 +54,7 @@ export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId
   );
   const [looked, setLooked] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
-  const states = useMemo(() => boardStates(job, looked), [job, looked]);
+  const states = useMemo(() => boardStates(job, odds, looked), [job, odds, looked]);
   const splits = useMemo(() => {
     if (!looked || job.stage === 'closed') return [];
     const odds = Object.fromEntries(Object.entries(states).map(([id, s]) => [id, s.odds ?? 0]));
@@ -160,17 +171,20 @@ export function JobScreen({ initial, stage }: { initial: JobView; stage: StageId
 }
 
 /** What the board shows of a job: odds where a fault may stand behind the complaint, proof, what is open, age of parts. */
-function boardStates(job: JobView, looked: string | null): Record<string, StationState> {
+function boardStates(job: JobFacts, odds: AssessmentView | null, looked: string | null): Record<string, StationState> {
   const kindId = job.machine.kind;
   const kind = knowledge.kinds.find((k) => k.id === kindId)!;
   const states: Record<string, StationState> = {};
   const at = (station: string) => (states[station] ??= {});
   const absent: Record<string, number> = {};
   const hadOdds = new Set<string>();
-  for (const f of job.assessment.faults) {
+  for (const id of job.proved) {
+    const station = faultOf(id)?.kinds[kindId]?.station;
+    if (station) at(station).proved = true;
+  }
+  for (const f of odds?.faults ?? []) {
     const station = faultOf(f.id)?.kinds[kindId]?.station;
     if (!station || !f.suspect) continue;
-    if (f.proved) at(station).proved = true;
     if (f.prior > 0.01) hadOdds.add(station);
     absent[station] = (absent[station] ?? 1) * (1 - f.probability);
   }
@@ -179,8 +193,7 @@ function boardStates(job: JobView, looked: string | null): Record<string, Statio
     at(station).odds = 1 - none;
     if (answered && hadOdds.has(station) && 1 - none < 0.01) at(station).ruledOut = true;
   }
-  for (const access of kind.access)
-    if (job.assessment.open.includes(access.id)) for (const s of access.bares) at(s).open = true;
+  for (const access of kind.access) if (job.open.includes(access.id)) for (const s of access.bares) at(s).open = true;
   for (const [station, days] of Object.entries(job.partAgeDays)) at(station).ageDays = days;
   for (const mark of job.marks) at(mark.station).marks = (at(mark.station).marks ?? 0) + 1;
   const check = looked && knowledge.checks.find((c) => c.id === looked);
@@ -189,7 +202,8 @@ function boardStates(job: JobView, looked: string | null): Record<string, Statio
       const station = faultOf(id)?.kinds[kindId]?.station;
       if (station) at(station).looked = true;
     }
-  const repaired = looked?.startsWith('repair:') && faultOf(looked.slice('repair:'.length))?.kinds[kindId]?.station;
+  const repairing = looked === null ? null : repairedFault(looked);
+  const repaired = repairing && faultOf(repairing)?.kinds[kindId]?.station;
   if (repaired) at(repaired).looked = true;
   return states;
 }

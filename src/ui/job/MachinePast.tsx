@@ -2,13 +2,13 @@ import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { arrivalSigns } from '@/knowledge/bench';
-import type { JobView } from '@/shop/jobView/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { Empty, Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { complaintLabel, faultLabel } from './labels';
 
 /** What the customer said, how it arrived, and what this machine had before. */
-export function MachinePast({ job }: { job: JobView }) {
+export function MachinePast({ job }: { job: JobFacts }) {
   return (
     <Box
       component="aside"
@@ -31,8 +31,7 @@ export function MachinePast({ job }: { job: JobView }) {
         {job.customerDiagnosis && (
           <Typography variant="body2" sx={{ mt: 0.5 }}>
             Thinks it is: <strong>{faultLabel(job.customerDiagnosis).toLowerCase()}</strong>
-            {job.assessment.proved.length > 0 &&
-              (job.assessment.proved.includes(job.customerDiagnosis) ? ' (was right)' : ' (was not it)')}
+            {job.proved.length > 0 && (job.proved.includes(job.customerDiagnosis) ? ' (was right)' : ' (was not it)')}
           </Typography>
         )}
         {job.openedBefore && (

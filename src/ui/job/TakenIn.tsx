@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { knowledge } from '@/knowledge';
 import { arrivalSigns } from '@/knowledge/bench';
-import type { JobView } from '@/shop/jobView/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { CautionPlate } from '../parts/CautionPlate';
 import { instantAt } from '../parts/instants';
 import { TermList } from '../parts/TermList';
@@ -10,7 +10,7 @@ import { JobPhotographs } from './JobPhotographs';
 import { cautionOf, complaintLabel } from './labels';
 
 /** What was written down at the counter. */
-export function TakenIn({ job }: { job: JobView }) {
+export function TakenIn({ job }: { job: JobFacts }) {
   const rows: [string, string][] = [
     ['Taken in', instantAt(job.takenInAt, job.zone)],
     ['Complaints', job.complaints.map(complaintLabel).join(', ')],
@@ -52,7 +52,7 @@ export function TakenIn({ job }: { job: JobView }) {
   );
 }
 
-function stationLabel(job: JobView, id: string): string {
+function stationLabel(job: JobFacts, id: string): string {
   const kind = knowledge.kinds.find((k) => k.id === job.machine.kind)!;
   return [...kind.lines.flatMap((l) => l.stations), ...job.machine.addedStations].find((s) => s.id === id)?.label ?? id;
 }

@@ -1,8 +1,8 @@
-import type { JobView } from '@/shop/jobView/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { jobDifferences } from './jobDifferences';
 
 /** As much of a job as the comparison reads. */
-function job(change: Partial<JobView> = {}): JobView {
+function job(change: Partial<JobFacts> = {}): JobFacts {
   return {
     stage: 'find',
     place: 'bench',
@@ -11,7 +11,7 @@ function job(change: Partial<JobView> = {}): JobView {
     words: 'It screams',
     machine: { kind: 'upright-shaft-belt' },
     findings: [],
-    assessment: { faults: [] },
+    proved: [],
     clearedCautions: [],
     fitted: [],
     rebuild: [],
@@ -19,11 +19,11 @@ function job(change: Partial<JobView> = {}): JobView {
     proofs: [],
     photographs: [],
     ...change,
-  } as unknown as JobView;
+  } as unknown as JobFacts;
 }
 
 const finding = (outcome: string, revoked = false) =>
-  ({ id: 1, check: 'finger-turn', outcome, value: null, condition: null, revoked }) as JobView['findings'][number];
+  ({ id: 1, check: 'finger-turn', outcome, value: null, condition: null, revoked }) as JobFacts['findings'][number];
 
 test('the same job has no differences', () => {
   expect(jobDifferences(job(), job())).toEqual([]);

@@ -1,4 +1,4 @@
-import type { JobView } from '@/shop/jobView/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { faultLabel, findingWords } from './labels';
 import { STAGES } from './stages';
 
@@ -12,7 +12,7 @@ export interface JobDifference {
 const listed = (items: string[]) => (items.length === 0 ? 'none' : items.join('; '));
 
 /** What each version of a job says, in the words of its screens. */
-function facts(job: JobView): Record<string, string> {
+function facts(job: JobFacts): Record<string, string> {
   const findings = job.findings.filter((f) => !f.revoked).map((f) => findingWords(job.machine.kind, f));
   return {
     Stage: STAGES.find((s) => s.id === job.stage)?.label ?? job.stage,
@@ -20,7 +20,7 @@ function facts(job: JobView): Record<string, string> {
     Promised: job.promisedOn,
     'In their words': job.words || 'nothing',
     'Found out': listed(findings.map((f) => `${f.what}: ${f.answer}`)),
-    Proved: listed(job.assessment.faults.filter((f) => f.proved).map((f) => faultLabel(f.id))),
+    Proved: listed(job.proved.map(faultLabel)),
     'Cautions cleared': listed(job.clearedCautions.map((c) => c.caution.replaceAll('-', ' '))),
     Fitted: listed(job.fitted.map((f) => `${f.quantity} × ${f.label}`)),
     'Rebuild steps done': listed(job.rebuild.filter((r) => r.done).map((r) => r.label)),
@@ -31,7 +31,7 @@ function facts(job: JobView): Record<string, string> {
 }
 
 /** What differs between the job as it was seen and as it is now, in the order of the way of a machine. */
-export function jobDifferences(seen: JobView, now: JobView): JobDifference[] {
+export function jobDifferences(seen: JobFacts, now: JobFacts): JobDifference[] {
   const [was, is] = [facts(seen), facts(now)];
   return Object.keys(was)
     .filter((what) => was[what] !== is[what])

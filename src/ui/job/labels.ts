@@ -1,6 +1,8 @@
+import { repairedFault } from '@/core/diagnosis/doing';
 import { knowledge } from '@/knowledge';
 import { formatQuantity, type Quantity } from '@/core/units/units';
-import type { Aspect, Check } from '@/core/diagnosis/knowledge';
+import type { Aspect, Caution, Check } from '@/core/diagnosis/knowledge';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { checksOf } from '@/core/diagnosis/knowledge';
 
 const faults = new Map(knowledge.faults.map((f) => [f.id, f]));
@@ -10,7 +12,10 @@ const cautions = new Map(knowledge.cautions.map((c) => [c.id, c]));
 export const faultLabel = (id: string) => faults.get(id)?.label ?? id;
 export const faultOf = (id: string) => faults.get(id);
 export const complaintLabel = (id: string) => complaints.get(id)?.label ?? id;
-export const cautionOf = (id: string) => cautions.get(id) ?? { id, label: id, when: '', text: '' };
+export const cautionOf = (id: string): Caution => cautions.get(id) ?? { id, label: id, when: '', text: '' };
+
+/** The caution that asks for the roll to be turned by hand before it is run. */
+export const spinCautions = knowledge.cautions.filter((c) => c.holds === 'spin').map((c) => c.id);
 
 /** What can be done next, a check or a repair, in one shape for the screen. */
 export interface Doing {
@@ -25,8 +30,9 @@ export interface Doing {
 
 /** A check of the kind, or a repair and a run (`repair:<fault>`), or null. */
 export function doingOf(kindId: string, id: string): Doing | null {
-  if (id.startsWith('repair:')) {
-    const fault = faults.get(id.slice('repair:'.length));
+  const repaired = repairedFault(id);
+  if (repaired !== null) {
+    const fault = faults.get(repaired);
     if (!fault) return null;
     return {
       id,
@@ -37,7 +43,7 @@ export function doingOf(kindId: string, id: string): Doing | null {
         'Is the complaint gone?',
       ],
       minutes: fault.repair.minutes,
-      cautions: ['roll-free-before-power'],
+      cautions: spinCautions,
       aspects: [
         {
           id: 'after',
@@ -57,6 +63,14 @@ export function doingOf(kindId: string, id: string): Doing | null {
 
 export function allDoings(kindId: string): Check[] {
   return checksOf(knowledge, kindId);
+}
+
+/** Whether the roll was turned by hand in this job, and was free. */
+export function isRollTurned(job: Pick<JobFacts, 'machine' | 'findings'>): boolean {
+  const turning = allDoings(job.machine.kind).find((c) => c.freesRoll);
+  return job.findings.some(
+    (f) => !f.revoked && f.check === turning?.id && !turning.freesRoll!.butNot.includes(f.outcome ?? ''),
+  );
 }
 
 /** Plain words for a finding, whatever form it has. */

@@ -1,31 +1,43 @@
 'use client';
 
-import { useCallback, useRef, useState } from 'react';
-import type { JobView } from '@/shop/jobView/dto';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { AssessmentView, OddsView } from '@/shop/finding/dto';
+import type { JobChanges, JobFacts } from '@/shop/jobView/dto';
 import { send, type Refusal } from '../parts/post';
 import { useLive } from '../parts/useLive';
 
 export interface JobDesk {
-  job: JobView;
+  job: JobFacts;
+  /** The odds as they were last told; null before they come, or when the findings cannot all be true. */
+  odds: AssessmentView | null;
+  /** The odds belong to the job as it stands; otherwise they are being worked out, and no answer may lean on them. */
+  fresh: boolean;
+  /** Why there are no odds. */
+  problem: string | null;
   busy: boolean;
   refusal: Refusal | null;
   /** Set when somebody else changed the job: what was tried, and on which version. */
-  conflict: { deed: string; body: Record<string, unknown>; seen: JobView } | null;
+  conflict: { deed: string; body: Record<string, unknown>; seen: JobFacts } | null;
   /** Does one deed; true when it was done. The same content pressed twice is one deed. */
   act(deed: string, body?: Record<string, unknown>): Promise<boolean>;
   dismiss(): void;
-  /** Takes over the job as a deed that went another way answered it. */
-  take(job: JobView): void;
+  /** Takes over what a deed that went another way answered. */
+  take(changes: JobChanges): void;
 }
 
 /** One job on the screen: every write carries the version that is shown and a key of its own. */
-export function useJob(initial: JobView): JobDesk {
+export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | null): JobDesk {
   const [job, setJob] = useState(initial);
   const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [conflict, setConflict] = useState<JobDesk['conflict']>(null);
   const pending = useRef<{ content: string; key: string } | null>(null);
   const working = useRef(false);
+  const { odds, fresh, problem } = useOdds(job, told);
+  const take = useCallback(
+    (changes: JobChanges) => setJob((shown) => (changes.version >= shown.version ? { ...shown, ...changes } : shown)),
+    [],
+  );
 
   const act = useCallback(
     async (deed: string, body: Record<string, unknown> = {}) => {
@@ -36,7 +48,7 @@ export function useJob(initial: JobView): JobDesk {
       const content = JSON.stringify([deed, body, job.version]);
       // After a lost answer the same press is sent again under the same key: it is done once.
       if (pending.current?.content !== content) pending.current = { content, key: crypto.randomUUID() };
-      const sent = await send<JobView>('POST', `/api/v1/jobs/${job.id}/${deed}`, {
+      const sent = await send<JobChanges>('POST', `/api/v1/jobs/${job.id}/${deed}`, {
         ...body,
         key: pending.current.key,
         version: job.version,
@@ -46,30 +58,71 @@ export function useJob(initial: JobView): JobDesk {
       if (sent.ok) {
         pending.current = null;
         setConflict(null);
-        setJob(sent.value);
+        take(sent.value);
         return true;
       }
       if (sent.refusal.status === 409 && sent.refusal.current) {
         setConflict({ deed, body, seen: job });
-        setJob(sent.refusal.current as JobView);
+        setJob(sent.refusal.current as JobFacts);
       }
       if (sent.refusal.status !== 0) pending.current = null;
       setRefusal(sent.refusal);
       return false;
     },
-    [job],
+    [job, take],
   );
   // What somebody does at another bench is seen here at once; what is typed here stays.
   useLive(async (concerns) => {
     if (!concerns(job.id) || working.current) return;
-    const response = await fetch(`/api/v1/jobs/${job.id}`).catch(() => null);
+    const response = await fetch(`/api/v1/jobs/${job.id}/facts`).catch(() => null);
     if (!response?.ok || working.current) return;
-    const now = (await response.json()) as JobView;
+    const now = (await response.json()) as JobFacts;
     setJob((shown) => (now.version > shown.version ? now : shown));
   });
   const dismiss = useCallback(() => {
     setRefusal(null);
     setConflict(null);
   }, []);
-  return { job, busy, refusal, conflict, act, dismiss, take: setJob };
+  return { job, odds, fresh, problem, busy, refusal, conflict, act, dismiss, take };
+}
+
+const AGAIN_MS = 1500;
+
+/** The odds that belong to the job as it is shown: those that came with the page, then asked for whenever it changed. */
+function useOdds(job: JobFacts, told: OddsView | Promise<OddsView> | null) {
+  const [view, setView] = useState<OddsView | null>(told && 'key' in told ? told : null);
+  const [tried, setTried] = useState(0);
+  const wanted = told !== null;
+  const { id, oddsKey } = job;
+  useEffect(() => {
+    if (!(told instanceof Promise)) return;
+    let here = true;
+    // A promise that fails is asked again below.
+    void told.then(
+      (odds) => here && setView((now) => now ?? odds),
+      () => undefined,
+    );
+    return () => {
+      here = false;
+    };
+  }, [told]);
+  const known = view?.key === oddsKey;
+  const isOnItsWay = view === null && told instanceof Promise && tried === 0;
+  useEffect(() => {
+    if (!wanted || known) return;
+    const stop = new AbortController();
+    const ask = async () => {
+      const response = await fetch(`/api/v1/jobs/${id}/odds`, { signal: stop.signal }).catch(() => null);
+      if (stop.signal.aborted) return;
+      if (response?.ok) setView((await response.json()) as OddsView);
+      else setTimeout(() => !stop.signal.aborted && setTried((n) => n + 1), AGAIN_MS);
+    };
+    // What comes with the page is waited for a moment before it is asked for.
+    const timer = setTimeout(() => void ask(), isOnItsWay ? AGAIN_MS : 0);
+    return () => {
+      clearTimeout(timer);
+      stop.abort();
+    };
+  }, [wanted, known, id, oddsKey, tried, isOnItsWay]);
+  return { odds: view?.assessment ?? null, fresh: known, problem: known ? (view?.problem ?? null) : null };
 }

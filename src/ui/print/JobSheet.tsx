@@ -22,7 +22,7 @@ const WARRANTY = {
 export function JobSheet({ sheet }: { sheet: JobSheetView }) {
   const { job } = sheet;
   const signs = arrivalSigns.filter((s) => job.arrivalSigns.includes(s.id));
-  const cautions = [...new Set([...signs.map((s) => s.raises), ...job.assessment.cautions])];
+  const cautions = [...new Set([...signs.map((s) => s.raises), ...job.cautions])];
   const rows: [string, string][] = [
     ['Owner', [job.customer.name, job.customer.phone].filter(Boolean).join(', ')],
     ['Taken in', instantAt(job.takenInAt, job.zone)],

@@ -9,7 +9,7 @@ import { useState } from 'react';
 import { parseQuantity, UNITS } from '@/core/units/units';
 import { knowledge } from '@/knowledge';
 import type { ProofView } from '@/shop/jobView/dto';
-import { cautionOf } from '../job/labels';
+import { cautionOf, spinCautions } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Reading } from '../parts/Reading';
@@ -39,7 +39,7 @@ export function ProveWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
         </CautionPlate>
       )}
       {asked.has('pack-check') && <CautionPlate {...cautionOf(leadAcid ? 'lead-acid' : 'lithium-pack')} />}
-      {asked.has('roll-free') && <CautionPlate {...cautionOf('roll-free-before-power')} />}
+      {asked.has('roll-free') && spinCautions.map((id) => <CautionPlate key={id} {...cautionOf(id)} />)}
       {job.proofs.map((p) =>
         p.quantity ? (
           <NumberProof key={p.item} proof={p} desk={desk} disabled={closed || busy} />

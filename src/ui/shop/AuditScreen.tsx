@@ -88,7 +88,7 @@ export function AuditScreen({ rows, more, zone, of, query }: Props) {
                   <Reading>{instantAt(r.at, zone)}</Reading>
                 </TableCell>
                 <TableCell sx={{ whiteSpace: 'nowrap' }}>{r.by ?? 'the shop itself'}</TableCell>
-                <TableCell>{r.deed.replaceAll('-', ' ') || 'before the book was opened'}</TableCell>
+                <TableCell>{r.words || 'before the book was opened'}</TableCell>
                 <TableCell>
                   {r.rowOf.replaceAll('_', ' ')} {r.rowId}
                   {r.job && r.rowOf !== 'job' && (

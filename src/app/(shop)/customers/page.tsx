@@ -1,3 +1,4 @@
+import { addCustomer } from '@/shop/customers/customers';
 import type { Metadata } from 'next';
 import { currentPerson } from '@/app/person';
 import { may } from '@/shop/access/roles';
@@ -13,5 +14,5 @@ export default async function CustomersPage({ searchParams }: { searchParams: Qu
   const words = typeof q === 'string' ? q.slice(0, 200) : '';
   const at = typeof page === 'string' ? Math.max(0, Number.parseInt(page, 10) || 0) : 0;
   const [found, person] = await Promise.all([findCustomers(words, at), currentPerson()]);
-  return <CustomerList {...found} words={words} page={at} mayAdd={may(person.role, 'add-customer')} />;
+  return <CustomerList {...found} words={words} page={at} mayAdd={may(person.role, addCustomer.spec)} />;
 }

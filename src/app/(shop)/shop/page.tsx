@@ -1,3 +1,4 @@
+import { amendShop } from '@/shop/shopBook/shopBook';
 import type { Metadata } from 'next';
 import { currentPerson } from '@/app/person';
 import { may } from '@/shop/access/roles';
@@ -8,5 +9,5 @@ export const metadata: Metadata = { title: 'Shop' };
 
 export default async function ShopPage() {
   const [shop, person] = await Promise.all([shopOf(), currentPerson()]);
-  return <ShopCard shop={shop} mayAmend={may(person.role, 'amend-shop')} />;
+  return <ShopCard shop={shop} mayAmend={may(person.role, amendShop.spec)} />;
 }

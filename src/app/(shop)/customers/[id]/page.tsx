@@ -1,3 +1,5 @@
+import { amendCustomer } from '@/shop/customers/customers';
+import { mayReadAudit } from '@/shop/audit/mayReadAudit';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { idNumber } from '@/app/deedRoute';
@@ -17,6 +19,10 @@ export default async function CustomerPage({ params }: { params: Promise<{ id: s
   ]);
   if (card.mergedInto) redirect(`/customers/${card.mergedInto}`);
   return (
-    <CustomerCard card={card} mayAmend={may(person.role, 'amend-customer')} mayAudit={may(person.role, 'read-audit')} />
+    <CustomerCard
+      card={card}
+      mayAmend={may(person.role, amendCustomer.spec)}
+      mayAudit={may(person.role, mayReadAudit)}
+    />
   );
 }

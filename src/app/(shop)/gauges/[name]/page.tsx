@@ -1,3 +1,4 @@
+import { keepUsual } from '@/shop/gauges/gauges';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { jobQuery } from '@/app/jobQuery';
@@ -35,7 +36,7 @@ export default async function GaugePage({ params, searchParams }: Params) {
       desk={await gaugeDesk()}
       {...(job ? { job } : {})}
       filled={filled}
-      mayKeepUsual={may(person.role, 'keep-usual')}
+      mayKeepUsual={may(person.role, keepUsual.spec)}
     />
   );
 }

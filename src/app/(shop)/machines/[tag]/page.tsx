@@ -1,3 +1,5 @@
+import { changeOwner } from '@/shop/amendMachine/amendMachine';
+import { mayReadAudit } from '@/shop/audit/mayReadAudit';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { orNotFound } from '@/app/orNotFound';
@@ -21,8 +23,8 @@ export default async function MachinePage({ params }: Params) {
     <MachineCard
       card={card}
       models={models}
-      mayMove={may(person.role, 'change-owner')}
-      mayAudit={may(person.role, 'read-audit')}
+      mayMove={may(person.role, changeOwner.spec)}
+      mayAudit={may(person.role, mayReadAudit)}
     />
   );
 }

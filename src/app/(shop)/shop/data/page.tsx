@@ -1,3 +1,4 @@
+import { exportAll } from '@/shop/exchange/importRows';
 import type { Metadata } from 'next';
 import { orForbidden } from '@/app/orForbidden';
 import { currentPerson } from '@/app/person';
@@ -9,7 +10,7 @@ export const metadata: Metadata = { title: 'In and out' };
 export default async function DataPage() {
   const person = await currentPerson();
   return orForbidden(async () => {
-    allow(person, 'export-all');
+    allow(person, exportAll);
     return <DataScreen />;
   });
 }

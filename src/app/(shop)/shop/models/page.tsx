@@ -1,3 +1,4 @@
+import { addModel } from '@/shop/models/models';
 import type { Metadata } from 'next';
 import { currentPerson } from '@/app/person';
 import { may } from '@/shop/access/roles';
@@ -8,5 +9,5 @@ export const metadata: Metadata = { title: 'Models' };
 
 export default async function ModelsPage() {
   const [models, person] = await Promise.all([modelList(), currentPerson()]);
-  return <ModelsScreen models={models} mayPut={may(person.role, 'put-model')} />;
+  return <ModelsScreen models={models} mayPut={may(person.role, addModel.spec)} />;
 }

@@ -1,8 +1,7 @@
-import { answer, jsonBody } from '@/app/answer';
-import { currentPerson } from '@/app/person';
-import { addCustomer, findCustomers } from '@/shop/customers/customers';
-import { AddCustomerDto } from '@/shop/customers/dto';
-import { readDto } from '@/shop/readDto';
+import { answer } from '@/app/answer';
+import { shopDeedRoute } from '@/app/deedRoute';
+import { shopDeeds } from '@/shop/deeds';
+import { findCustomers } from '@/shop/customers/customers';
 
 export const GET = answer(async (request) => {
   const { searchParams } = new URL(request.url);
@@ -10,7 +9,4 @@ export const GET = answer(async (request) => {
   return Response.json(await findCustomers((searchParams.get('q') ?? '').slice(0, 200), page));
 });
 
-export const POST = answer(async (request) => {
-  const dto = await readDto(AddCustomerDto, await jsonBody(request));
-  return Response.json(await addCustomer(await currentPerson(), dto), { status: 201 });
-});
+export const POST = shopDeedRoute(shopDeeds.customers, 201);

@@ -1,13 +1,9 @@
-import { answer, jsonBody } from '@/app/answer';
+import { answer } from '@/app/answer';
+import { shopDeedRoute } from '@/app/deedRoute';
+import { shopDeeds } from '@/shop/deeds';
 import { currentPerson } from '@/app/person';
-import { LendInDto } from '@/shop/learning/dto';
-import { learning, lendIn } from '@/shop/learning/learning';
-import { readDto } from '@/shop/readDto';
+import { learning } from '@/shop/learning/learning';
 
 export const GET = answer(async () => Response.json(await learning(await currentPerson())));
 
-export const POST = answer(async (request) =>
-  Response.json(await lendIn(await currentPerson(), await readDto(LendInDto, await jsonBody(request))), {
-    status: 201,
-  }),
-);
+export const POST = shopDeedRoute(shopDeeds.learning, 201);

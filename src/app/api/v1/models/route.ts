@@ -1,12 +1,8 @@
-import { answer, jsonBody } from '@/app/answer';
-import { currentPerson } from '@/app/person';
-import { PutModelDto } from '@/shop/models/dto';
-import { addModel, modelList } from '@/shop/models/models';
-import { readDto } from '@/shop/readDto';
+import { answer } from '@/app/answer';
+import { shopDeedRoute } from '@/app/deedRoute';
+import { shopDeeds } from '@/shop/deeds';
+import { modelList } from '@/shop/models/models';
 
 export const GET = answer(async () => Response.json({ rows: await modelList() }));
 
-export const POST = answer(async (request) => {
-  const dto = await readDto(PutModelDto, await jsonBody(request));
-  return Response.json(await addModel(await currentPerson(), dto), { status: 201 });
-});
+export const POST = shopDeedRoute(shopDeeds.models, 201);

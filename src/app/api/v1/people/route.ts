@@ -1,12 +1,9 @@
-import { answer, jsonBody } from '@/app/answer';
+import { answer } from '@/app/answer';
+import { shopDeedRoute } from '@/app/deedRoute';
+import { shopDeeds } from '@/shop/deeds';
 import { currentPerson } from '@/app/person';
-import { AddPersonDto } from '@/shop/people/dto';
-import { addPerson, peopleOf } from '@/shop/people/people';
-import { readDto } from '@/shop/readDto';
+import { peopleOf } from '@/shop/people/people';
 
 export const GET = answer(async () => Response.json({ rows: await peopleOf(await currentPerson()) }));
 
-export const POST = answer(async (request) => {
-  const dto = await readDto(AddPersonDto, await jsonBody(request));
-  return Response.json(await addPerson(await currentPerson(), dto), { status: 201 });
-});
+export const POST = shopDeedRoute(shopDeeds.people, 201);

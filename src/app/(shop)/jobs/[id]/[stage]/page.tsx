@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { jobNumber } from '@/app/jobNumber';
 import { orNotFound } from '@/app/orNotFound';
-import { readJob } from '@/shop/jobView/jobView';
+import { jobPage } from '@/shop/jobView/jobView';
 import { JobScreen } from '@/ui/job/JobScreen';
 import { STAGES, type StageId } from '@/ui/job/stages';
 
@@ -17,6 +17,7 @@ export async function generateMetadata({ params }: Params): Promise<Metadata> {
 export default async function StagePage({ params }: Params) {
   const { id, stage } = await params;
   if (!STAGES.some((s) => s.id === stage)) notFound();
-  const job = await orNotFound((async () => readJob(jobNumber(id)))());
-  return <JobScreen key={stage} initial={job} stage={stage as StageId} />;
+  const { facts, odds } = await orNotFound((async () => jobPage(jobNumber(id)))());
+  // Facts at once; the odds follow in the same answer when they are worked out.
+  return <JobScreen key={stage} initial={facts} told={odds} stage={stage as StageId} />;
 }

@@ -1,12 +1,4 @@
-import { deed, deedRoute, idNumber } from '@/app/deedRoute';
-import { amendCustomer, mergeCustomers, putContact, putSite } from '@/shop/customers/customers';
-import { AmendCustomerDto, MergeCustomersDto, PutContactDto, PutSiteDto } from '@/shop/customers/dto';
+import { deedRoute, idNumber } from '@/app/deedRoute';
+import { customerDeeds } from '@/shop/deeds';
 
-const deeds = {
-  'amend-customer': deed(AmendCustomerDto, amendCustomer),
-  'merge-customers': deed(MergeCustomersDto, mergeCustomers),
-  'put-site': deed(PutSiteDto, putSite),
-  'put-contact': deed(PutContactDto, putContact),
-};
-
-export const POST = deedRoute(deeds, 'id', idNumber('This customer'));
+export const POST = deedRoute(customerDeeds, 'id', idNumber('This customer'));

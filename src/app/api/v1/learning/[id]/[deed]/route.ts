@@ -1,5 +1,4 @@
-import { deed, deedRoute, idNumber } from '@/app/deedRoute';
-import { WeighLentDto } from '@/shop/learning/dto';
-import { weighLent } from '@/shop/learning/learning';
+import { deedRoute, idNumber } from '@/app/deedRoute';
+import { learningDeeds } from '@/shop/deeds';
 
-export const POST = deedRoute({ 'weigh-lent': deed(WeighLentDto, weighLent) }, 'id', idNumber('This learning'));
+export const POST = deedRoute(learningDeeds, 'id', idNumber('This learning'));

@@ -1,11 +1,4 @@
-import { deed, deedRoute, idNumber } from '@/app/deedRoute';
-import { AmendPersonDto, EndSessionDto, ResetPassphraseDto } from '@/shop/people/dto';
-import { amendPerson, endSession, resetPassphrase } from '@/shop/people/people';
+import { deedRoute, idNumber } from '@/app/deedRoute';
+import { personDeeds } from '@/shop/deeds';
 
-const deeds = {
-  'amend-person': deed(AmendPersonDto, amendPerson),
-  'reset-passphrase': deed(ResetPassphraseDto, resetPassphrase),
-  'end-session': deed(EndSessionDto, endSession),
-};
-
-export const POST = deedRoute(deeds, 'id', idNumber('This person'));
+export const POST = deedRoute(personDeeds, 'id', idNumber('This person'));

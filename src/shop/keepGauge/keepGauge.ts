@@ -1,26 +1,29 @@
 import { insertGaugeResult, takeBackGaugeResult } from '@/data/gauges';
 import { putPlan, refreshNextDue } from '@/data/machines';
-import { shopSettings } from '@/data/shopSettings';
 import { planItems } from '@/knowledge/plans';
-import type { Person } from '../access/person';
+import { bench } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseIf } from '../problem';
 import { answerChecks } from '../recordFindings/recordFindings';
 import { proveItem } from '../recordProof/recordProof';
 import { dayInZone } from '../settings/day';
 import { beginWait } from '../startWait/startWait';
-import type { KeepGaugeDto, TakeBackGaugeDto } from './dto';
-import { gaugeNamed, reckoned } from './gauges';
+import { gaugeNamed, reckoned } from '../gauges/gauges';
+import { KeepGaugeDto, TakeBackGaugeDto } from './dto';
 
 /**
  * Keeps a gauge's result with the job: inputs as typed, the answer reckoned anew on the server, and the method's version.
- * On wish it answers a check of the finder, starts a wait, or sets the date of a plan in the same breath.
- * @throws ProblemError 400 for fields, or a use that this result or this kind of machine does not have
+ * On wish it answers a check of the finder, starts a wait, or sets the date of a plan in the same breath. Refused at its field
+ * for a use that this result or this kind of machine does not have.
  */
-export function keepGauge(person: Person, jobId: number, dto: KeepGaugeDto) {
-  const gauge = gaugeNamed(dto.gauge);
-  return jobDeed('keep-gauge', person, jobId, dto, async (scene) => {
-    const { db, job, tell } = scene;
+export const keepGauge = jobDeed({
+  name: 'keep-gauge',
+  roles: bench,
+  summary: 'Keep a gauge’s result with the job, and use it',
+  dto: KeepGaugeDto,
+  async work(scene, dto) {
+    const { db, jobId, person, tell } = scene;
+    const gauge = gaugeNamed(dto.gauge);
     const answer = await reckoned(db, gauge, dto.inputs);
     const { feeds = {} } = answer;
     const use = [...new Set(dto.use)];
@@ -36,30 +39,34 @@ export function keepGauge(person: Person, jobId: number, dto: KeepGaugeDto) {
       ),
     );
     const { id, version } = gauge;
-    const row = { job_id: job.id, gauge: id, method_version: version, inputs, answer, person_id: person.id };
+    const row = { job_id: jobId, gauge: id, method_version: version, inputs, answer, person_id: person.id };
     await insertGaugeResult(db, row, files);
-    await tell('reading', `${gauge.label}: ${answer.says}`);
+    tell('reading', `${gauge.label}: ${answer.says}`);
     if (use.includes('finding')) await answerChecks(scene, [feeds.finding!]);
     if (use.includes('wait')) await beginWait(scene, { ...feeds.wait!, hours: Math.ceil(feeds.wait!.hours * 10) / 10 });
     if (use.includes('proof')) await proveItem(scene, feeds.proof!);
     if (use.includes('plan')) await setPlan(scene, feeds.plan!);
-  });
-}
+  },
+});
 
-async function setPlan({ db, machine, kind, tell }: DeedScene, plan: { item: string; dueOn: string }) {
+async function setPlan({ db, machineId, state, kind, tell }: DeedScene, plan: { item: string; dueOn: string }) {
   const item = planItems.find((p) => p.id === plan.item);
   if (!item?.stations[kind.id]) return refuseIf([{ field: 'use', message: 'This kind of machine has no such plan.' }]);
-  const today = dayInZone(new Date(), (await shopSettings(db)).zone);
-  await putPlan(db, { machine_id: machine.id, item: item.id, last_done_on: today, due_on: plan.dueOn });
-  await refreshNextDue(db, machine.id);
-  await tell('note', `${item.label}: due ${plan.dueOn}, by measured wear.`);
+  const today = dayInZone(new Date(), state.shop.zone);
+  await putPlan(db, { machine_id: machineId, item: item.id, last_done_on: today, due_on: plan.dueOn });
+  await refreshNextDue(db, machineId);
+  tell('note', `${item.label}: due ${plan.dueOn}, by measured wear.`);
 }
 
-/** Takes a kept result back: it is no longer shown, and stays in the audit. @throws ProblemError 400 */
-export function takeBackGauge(person: Person, jobId: number, dto: TakeBackGaugeDto) {
-  return jobDeed('take-back-gauge', person, jobId, dto, async ({ db, job, tell }) => {
-    const done = await takeBackGaugeResult(db, job.id, dto.result);
+/** Takes a kept result back: it is no longer shown, and stays in the audit. */
+export const takeBackGauge = jobDeed({
+  name: 'take-back-gauge',
+  roles: bench,
+  summary: 'Take a kept result back',
+  dto: TakeBackGaugeDto,
+  async work({ db, jobId, tell }, dto) {
+    const done = await takeBackGaugeResult(db, jobId, dto.result);
     refuseIf(done ? [] : [{ field: 'result', message: 'It is not kept with this job.' }]);
-    await tell('note', 'Took a measured result back.');
-  });
-}
+    tell('note', 'Took a measured result back.');
+  },
+});

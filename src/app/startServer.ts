@@ -1,0 +1,29 @@
+import { checkEnvironment, finderThreads } from '@/environment';
+import { checkKnowledge } from '@/knowledge';
+import { watchAfterwards } from '@/shop/afterwards/afterwards';
+import { openFinderThreads } from '@/shop/finding/finderThreads';
+import { keepClocks } from '@/shop/live/ringClocks';
+import { log } from './log';
+
+const QUIET_MS = 60_000;
+
+/** @throws Error when the environment or the shipped knowledge cannot be worked with: such a server does not start */
+export function startServer(): void {
+  checkEnvironment();
+  checkKnowledge();
+  openFinderThreads(finderThreads());
+  const tell = onceAMinute();
+  keepClocks((err) => tell({ err }, 'the clocks could not be rung; trying again'));
+  watchAfterwards((err) => tell({ err }, 'work after an answer failed; it is done again when the Bench is looked at'));
+}
+
+/** Said once, not every two seconds, while the database is away. */
+function onceAMinute() {
+  const quiet = new Set<string>();
+  return (more: object, what: string) => {
+    if (quiet.has(what)) return;
+    log.warn(more, what);
+    quiet.add(what);
+    setTimeout(() => quiet.delete(what), QUIET_MS).unref();
+  };
+}

@@ -1,0 +1,109 @@
+import { assess } from './assess';
+import type { Answer, Assessment, AssessInput } from './assessment';
+import { cautionsInForce, replay } from './benchState';
+import { referencesOf } from './classifyReading';
+import { compileKind, shippedPriors } from './compileKind';
+import type { Kind, Knowledge } from './knowledge';
+import { learnedPriors, type Tallies } from './learnPriors';
+import { ImpossibleEvidenceError } from './network';
+import { observe } from './observe';
+
+/** A hint of small weight: the customer's own diagnosis multiplies the odds of that fault by this. Common practice, no source. */
+const HINT_FACTOR = 1.5;
+
+/**
+ * What the finder is told of one machine: plain data, the same whoever asks (a job's screens, a forecast, practice, the
+ * service, a benchmark), and what its answer depends on beside the tallies.
+ */
+export interface FinderCase {
+  kind: string;
+  mainsV: number;
+  complaints: string[];
+  /** In the order in which they were made: it decides what is open. */
+  answers: Answer[];
+  openedBefore: boolean;
+  droppedStations: string[];
+  /** Cautions in force because of the state on arrival. */
+  raised: string[];
+  /** Cautions cleared by somebody's name. */
+  cleared: string[];
+  /** Whole years; absent when not known. */
+  ageYears?: number;
+  /** The fault that the owner thinks of. */
+  hint?: string;
+}
+
+/** What stands on the bench, whatever the odds: told by the findings alone. */
+export interface BenchState {
+  /** Faults shown directly by a finding. */
+  proved: string[];
+  /** Access ids that the findings so far have opened. */
+  open: string[];
+  minutesSpent: number;
+  cautions: string[];
+}
+
+/** @throws RangeError for a kind that is not known */
+export function kindOf(knowledge: Knowledge, id: string): Kind {
+  const kind = knowledge.kinds.find((k) => k.id === id);
+  if (!kind) throw new RangeError(`There is no kind ${id}.`);
+  return kind;
+}
+
+/**
+ * The engine's input for a case; with tallies the shop's own jobs have moved the priors.
+ * @throws RangeError for a kind that is not known
+ */
+export function inputOf(knowledge: Knowledge, asked: FinderCase, tallies?: Tallies): AssessInput {
+  const { hint, ...rest } = asked;
+  const input: AssessInput = {
+    ...rest,
+    kind: kindOf(knowledge, asked.kind),
+    ...(hint === undefined ? {} : { oddsFactor: new Map([[hint, HINT_FACTOR]]) }),
+  };
+  if (!tallies) return input;
+  return { ...input, learned: learnedPriors(tallies, shippedPriors(knowledge, input.kind, input)) };
+}
+
+/** An answer of the finder, or why there is none: the findings cannot all be true. */
+export type Reckoned = { assessment: Assessment; problem: null } | { assessment: null; problem: string };
+
+/**
+ * Odds, explanations and next actions of one case: up to some tenths of a second of computing.
+ * @throws RangeError for ids that the kind does not have; ImpossibleReadingError
+ */
+export function reckonCase(knowledge: Knowledge, asked: FinderCase, tallies: Tallies): Reckoned {
+  try {
+    return { assessment: assess(knowledge, inputOf(knowledge, asked, tallies)), problem: null };
+  } catch (error) {
+    if (error instanceof ImpossibleEvidenceError) return { assessment: null, problem: error.message };
+    throw error;
+  }
+}
+
+/**
+ * What is proved, open and held back: quick, no odds are needed.
+ * @throws RangeError for ids that the kind does not have; ImpossibleReadingError
+ */
+export function benchStateOf(knowledge: Knowledge, asked: FinderCase): BenchState {
+  const input = inputOf(knowledge, asked);
+  const compiled = compileKind(knowledge, input.kind, input);
+  const { proved } = observe(compiled, input, referencesOf(input.kind, input.mainsV));
+  const { open, minutes } = replay(compiled, input.answers);
+  return {
+    proved: [...proved],
+    open: [...open],
+    minutesSpent: minutes,
+    cautions: cautionsInForce(compiled, input),
+  };
+}
+
+/** The step that is put forward: what the state on arrival asks for first, else the best that nothing holds back. */
+export function proposedStep(next: Assessment['next'], first: readonly string[]): Assessment['next'][number] | null {
+  const free = next.filter((n) => n.heldBackBy.length === 0);
+  for (const check of first) {
+    const asked = free.find((n) => n.check === check);
+    if (asked) return asked;
+  }
+  return free[0] ?? null;
+}

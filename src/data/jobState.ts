@@ -1,0 +1,205 @@
+import type { Db } from './database';
+import type { AddedStation, MachineRow, ModelRow } from './machines';
+import type { EverWet, Place, ProofRow, Stage, WaitRow, WarrantyChoice } from './jobs';
+
+/** An instant as PostgreSQL writes it into JSON: ISO 8601 with its offset. */
+type Instant = string;
+
+/** Everything that was written to one job, and whose machine it is, as it stood at one moment. */
+export interface JobState {
+  job: {
+    id: number;
+    machine_id: number;
+    customer_id: number;
+    stage: Stage;
+    place: Place;
+    words: string;
+    customer_diagnosis: string | null;
+    opened_before: boolean;
+    opened_by: string;
+    picked_up: string;
+    ever_wet: EverWet;
+    accessories: string[];
+    warranty_choice: WarrantyChoice;
+    comeback_of: number | null;
+    person_id: number | null;
+    bench_no: number;
+    promised_on: string;
+    taken_in_at: Instant;
+    closed_at: Instant | null;
+    advice: string;
+    version: number;
+  };
+  machine: Omit<MachineRow, 'search' | 'search_vector'>;
+  model: ModelRow & { added_stations: AddedStation[] };
+  customer: { id: number; name: string; kind: string; phone: string; standing: string };
+  shop: { zone: string; currency: string };
+  complaints: string[];
+  signs: string[];
+  marks: { station: string; text: string }[];
+  cleared: { caution: string; how: string; at: Instant; by: string }[];
+  findings: {
+    id: number;
+    check_id: string;
+    outcome: string | null;
+    value: number | null;
+    unit: string | null;
+    condition: string | null;
+    at: Instant;
+    revoked_at: Instant | null;
+    person: string | null;
+  }[];
+  ticks: string[];
+  fitted: { id: number; code: string; label: string; station: string; quantity: number; at: Instant }[];
+  waits: (Pick<WaitRow, 'id' | 'kind' | 'what'> & {
+    started_at: Instant;
+    ends_at: Instant;
+    ended_at: Instant | null;
+  })[];
+  proofs: Pick<ProofRow, 'item' | 'result' | 'before_value' | 'after_value' | 'note'>[];
+  photographs: { id: number; at: Instant; caption: string; width: number; height: number; person: string | null }[];
+  gauges: { id: number; gauge: string; method_version: number; says: string; at: Instant; person: string | null }[];
+  /** Station → when its part was last replaced on this machine. */
+  partAges: { station: string; at: Instant }[];
+  practice: boolean;
+}
+
+/** A list of one table as JSON, in order; an empty one when there is nothing. */
+const list = (columns: string, from: string, order: string) =>
+  `(select coalesce(json_agg(x order by x.${order}), '[]') from (select ${columns} from ${from}) x)`;
+const names = (column: string, table: string) =>
+  `(select coalesce(json_agg(${column} order by ${column}), '[]') from ${table} where job_id = job.id)`;
+
+const STATE = `select
+  to_jsonb(job) - 'next_action' as job,
+  to_jsonb(machine) - '{search,search_vector}'::text[] as machine,
+  to_jsonb(model) as model,
+  json_build_object('id', customer.id, 'name', customer.name, 'kind', customer.kind, 'phone', customer.phone,
+    'standing', customer.standing) as customer,
+  json_build_object('zone', coalesce(shop.zone, 'UTC'), 'currency', coalesce(shop.currency, 'USD')) as shop,
+  ${names('complaint', 'job_complaint')} as complaints,
+  ${names('sign', 'arrival_sign')} as signs,
+  ${names('step', 'rebuild_tick')} as ticks,
+  ${list('id, station, text', 'condition_mark where job_id = job.id', 'id')} as marks,
+  ${list(
+    'c.caution, c.how, c.at, p.name as by',
+    'cleared_caution c join person p on p.id = c.cleared_by where c.job_id = job.id',
+    'at',
+  )} as cleared,
+  ${list(
+    'f.id, f.check_id, f.outcome, f.value, f.unit, f.condition, f.at, f.revoked_at, p.name as person',
+    'finding f left join person p on p.id = f.person_id where f.job_id = job.id',
+    'id',
+  )} as findings,
+  ${list(
+    'f.id, f.code, part.label, f.station, f.quantity, f.at',
+    'fitted_part f join part on part.code = f.code where f.job_id = job.id and f.taken_back_at is null',
+    'id',
+  )} as fitted,
+  ${list('id, kind, what, started_at, ends_at, ended_at', 'wait where job_id = job.id', 'id')} as waits,
+  ${list('id, item, result, before_value, after_value, note', 'proof where job_id = job.id', 'id')} as proofs,
+  ${list(
+    'g.id, g.at, g.caption, g.width, g.height, p.name as person',
+    'photograph g left join person p on p.id = g.person_id where g.job_id = job.id and g.removed_at is null',
+    'id',
+  )} as photographs,
+  ${list(
+    `g.id, g.gauge, g.method_version, g.answer ->> 'says' as says, g.at, p.name as person`,
+    'gauge_result g left join person p on p.id = g.person_id where g.job_id = job.id and g.taken_back_at is null',
+    'id',
+  )} as gauges,
+  ${list(
+    'station, max(at) as at',
+    'fitted_part where machine_id = job.machine_id and taken_back_at is null group by station',
+    'station',
+  )} as "partAges",
+  exists (select from practice where job_id = job.id) as practice
+from job
+join machine on machine.id = job.machine_id
+join model on model.id = machine.model_id
+join customer on customer.id = job.customer_id
+left join shop on true
+where job.id = ?`;
+
+/** One job with all that was written to it, in one statement and so of one moment; undefined when it is not there. */
+export async function jobState(db: Db, id: number): Promise<JobState | undefined> {
+  const { rows } = await db.raw(STATE, [id]);
+  return rows[0] as JobState | undefined;
+}
+
+/**
+ * Begins a deed on a job: names who acts, claims the key, and holds the job until the transaction ends. Two writers wait
+ * for each other here.
+ * @returns whether the key is new here, or else by whom and for what it was used; the job's version and whether it is
+ * closed, undefined when there is no such job
+ */
+export async function beginJobDeed(
+  db: Db,
+  { key, personId, deed, jobId }: { key: string; personId: number; deed: string; jobId: number },
+): Promise<{ fresh: boolean; job?: { version: number; closed: boolean } }> {
+  const { rows } = await db.raw(
+    `with claimed as (
+       insert into done_deed (key, person_id, deed) values (:key, :personId, :subject) on conflict (key) do nothing returning key
+     ), held as (
+       select version, closed_at is not null as closed from job where id = :jobId for update
+     )
+     select set_config('gritkeeper.person', :person, true), set_config('gritkeeper.deed', :deed, true),
+       exists (select from claimed) as fresh, (select to_json(held) from held) as job`,
+    { key, personId, subject: `${deed}:${jobId}`, jobId, person: String(personId), deed },
+  );
+  const { fresh, job } = rows[0] as { fresh: boolean; job: { version: number; closed: boolean } | null };
+  return { fresh, ...(job ? { job } : {}) };
+}
+
+/** What a deed changes of the job's own row. */
+export type JobChange = Partial<
+  Pick<
+    JobState['job'],
+    | 'stage'
+    | 'place'
+    | 'bench_no'
+    | 'person_id'
+    | 'advice'
+    | 'promised_on'
+    | 'words'
+    | 'customer_diagnosis'
+    | 'accessories'
+    | 'picked_up'
+    | 'opened_by'
+  >
+>;
+
+export interface TimelineLine {
+  what: string;
+  text: string;
+}
+
+/** Ends a deed on a job, in one statement: its lines in the machine's timeline, what it changed, and the next version. */
+export async function endJobDeed(
+  db: Db,
+  at: { jobId: number; machineId: number; personId: number },
+  change: JobChange & { closed?: boolean },
+  lines: TimelineLine[],
+): Promise<void> {
+  const { closed, ...columns } = change;
+  const update = db('job')
+    .where({ id: at.jobId })
+    .update({ ...columns, ...(closed ? { closed_at: db.fn.now() } : {}), version: db.raw('version + 1') });
+  if (lines.length > 0) {
+    const rows = lines.map((l) => ({ machine_id: at.machineId, job_id: at.jobId, person_id: at.personId, ...l }));
+    void update.with('told', db('timeline').insert(rows));
+  }
+  await update;
+}
+
+/** Keeps the next thing for the hands, unless the job has changed since it was found. */
+export async function keepNextAction(
+  db: Db,
+  jobId: number,
+  version: number,
+  action: { text: string; minutes: number } | null,
+): Promise<void> {
+  await db('job')
+    .where({ id: jobId, version })
+    .update({ next_action: JSON.stringify({ ...action, version }) });
+}

@@ -1,0 +1,92 @@
+import { amendJob } from './amendJob/amendJob';
+import { amendMachine, changeOwner, mergeMachines } from './amendMachine/amendMachine';
+import { mayReadAudit } from './audit/mayReadAudit';
+import { clearCaution } from './clearCaution/clearCaution';
+import { addCustomer, amendCustomer, mergeCustomers, putContact, putSite } from './customers/customers';
+import type { AnyDeedOn, AnyShopDeed } from './deed/deed';
+import { endWait } from './endWait/endWait';
+import { takeCustomersIn } from './exchange/customersCsv';
+import { exportAll } from './exchange/importRows';
+import { takeMachinesIn } from './exchange/machinesCsv';
+import { fitPart } from './fitPart/fitPart';
+import { keepUsual } from './gauges/gauges';
+import { handBack } from './handBack/handBack';
+import { keepGauge, takeBackGauge } from './keepGauge/keepGauge';
+import { lendIn, readLearning, weighLent } from './learning/learning';
+import { addModel, amendModel } from './models/models';
+import { moveJob } from './moveJob/moveJob';
+import { moveStage } from './moveStage/moveStage';
+import { addPerson, amendPerson, endSession, resetPassphrase } from './people/people';
+import { addPhotographs, removePhotograph } from './photographs/photographs';
+import { makePractice, measure } from './practice/practice';
+import { recordFindings } from './recordFindings/recordFindings';
+import { recordMeter } from './recordMeter/recordMeter';
+import { recordProof } from './recordProof/recordProof';
+import { revokeFinding } from './revokeFinding/revokeFinding';
+import { amendShop } from './shopBook/shopBook';
+import { startWait } from './startWait/startWait';
+import { takeBackPart } from './takeBackPart/takeBackPart';
+import { takeIn } from './takeIn/takeIn';
+import { tickRebuild } from './tickRebuild/tickRebuild';
+import { writeNote } from './writeNote/writeNote';
+
+/**
+ * Everything that is done in the shop: the one table. Routes, roles, the published document and the words of the audit come
+ * from it; a deed that is not in it is done by nobody.
+ */
+export const jobDeeds: readonly AnyDeedOn<number>[] = [
+  recordFindings,
+  revokeFinding,
+  clearCaution,
+  moveStage,
+  fitPart,
+  takeBackPart,
+  tickRebuild,
+  startWait,
+  endWait,
+  recordProof,
+  handBack,
+  moveJob,
+  amendJob,
+  writeNote,
+  recordMeter,
+  addPhotographs,
+  removePhotograph,
+  makePractice,
+  measure,
+  keepGauge,
+  takeBackGauge,
+];
+export const machineDeeds: readonly AnyDeedOn<string>[] = [amendMachine, changeOwner, mergeMachines];
+export const customerDeeds: readonly AnyDeedOn<number>[] = [amendCustomer, mergeCustomers, putSite, putContact];
+export const personDeeds: readonly AnyDeedOn<number>[] = [amendPerson, resetPassphrase, endSession];
+export const learningDeeds: readonly AnyDeedOn<number>[] = [weighLent];
+/** By their address under /api/v1. */
+export const shopDeeds = {
+  jobs: takeIn,
+  customers: addCustomer,
+  models: addModel,
+  people: addPerson,
+  shop: amendShop,
+  learning: lendIn,
+  'gauges/usual': keepUsual,
+} as const satisfies Record<string, AnyShopDeed>;
+
+/** Every right that a role gives, deeds and looks alike. */
+export const rights = [
+  ...[...jobDeeds, ...machineDeeds, ...customerDeeds, ...personDeeds, ...learningDeeds].map((d) => d.spec),
+  amendModel.spec,
+  ...Object.values(shopDeeds).map((d) => d.spec),
+  takeCustomersIn,
+  takeMachinesIn,
+  exportAll,
+  mayReadAudit,
+  readLearning,
+];
+
+const words = new Map(rights.map((r) => [r.name, r.summary]));
+
+/** A deed in words, for the audit; its own name when it was done by an older version. */
+export function deedWords(name: string): string {
+  return words.get(name) ?? name.replaceAll('-', ' ');
+}

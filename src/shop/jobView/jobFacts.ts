@@ -1,0 +1,178 @@
+import { accessPath } from '@/core/diagnosis/accessCosts';
+import { repairOf } from '@/core/diagnosis/doing';
+import { benchStateOf } from '@/core/diagnosis/finderCase';
+import type { Kind } from '@/core/diagnosis/knowledge';
+import { database, type Db } from '@/data/database';
+import { partsFor } from '@/data/jobs';
+import { jobState, type JobState } from '@/data/jobState';
+import { jobsOf } from '@/data/machines';
+import { kindById, knowledge } from '@/knowledge';
+import { rebuildSteps } from '@/knowledge/bench';
+import { notFound } from '../problem';
+import { dayInZone } from '../settings/day';
+import { caseOfJob, firstChecksOf, keyOfCase } from './caseOfJob';
+import type { JobFacts } from './dto';
+import { proofViews } from './proofItems';
+
+const DAY_MS = 86_400_000;
+const MOST_PAST = 6;
+
+/** What a deed may change of a job's facts: all of it was written to the job. */
+export type WrittenFacts = Omit<JobFacts, 'parts' | 'past'>;
+
+const instant = (text: string) => new Date(text).toISOString();
+const instantOrNull = (text: string | null) => (text === null ? null : instant(text));
+
+/** One job's facts. @throws ProblemError 404 */
+export async function jobFacts(id: number, db: Db = database()): Promise<JobFacts> {
+  return (await factsAndState(id, db)).facts;
+}
+
+/** The same with what they were made from, for who needs both. @throws ProblemError 404 */
+export async function factsAndState(id: number, db: Db): Promise<{ facts: JobFacts; state: JobState }> {
+  const state = await jobState(db, id);
+  if (!state) throw notFound('This job');
+  const [parts, past] = await Promise.all([partsOfJob(db, state), pastOf(db, state)]);
+  return { facts: { ...factsOf(state), parts, past }, state };
+}
+
+/** What was written to a job, as the screens show it; no query, no odds. */
+export function factsOf(state: JobState): WrittenFacts {
+  const { job, machine, model, customer, shop } = state;
+  const kind = kindById(model.kind);
+  const asked = caseOfJob(state);
+  const bench = benchStateOf(knowledge, asked);
+  const now = Date.now();
+  return {
+    id: job.id,
+    version: job.version,
+    stage: job.stage,
+    place: job.place,
+    benchNo: job.bench_no,
+    personId: job.person_id,
+    words: job.words,
+    pickedUp: job.picked_up,
+    everWet: job.ever_wet,
+    openedBy: job.opened_by,
+    accessories: job.accessories,
+    marks: state.marks.map(({ station, text }) => ({ station, text })),
+    photographs: state.photographs.map(({ person, at, ...p }) => ({ ...p, at: instant(at), by: person })),
+    warranty: {
+      until: machine.warranty_until,
+      choice: job.warranty_choice,
+      inForce: machine.warranty_until !== null && machine.warranty_until >= dayInZone(new Date(), shop.zone),
+    },
+    comebackOf: job.comeback_of,
+    practice: state.practice,
+    firstChecks: firstChecksOf(state),
+    oddsKey: keyOfCase(asked),
+    ...bench,
+    customerDiagnosis: job.customer_diagnosis,
+    openedBefore: job.opened_before,
+    promisedOn: job.promised_on,
+    takenInAt: instant(job.taken_in_at),
+    closedAt: instantOrNull(job.closed_at),
+    advice: job.advice,
+    machine: {
+      id: machine.id,
+      tag: machine.tag,
+      serial: machine.serial,
+      maker: model.maker,
+      model: model.name,
+      kind: model.kind,
+      madeYear: machine.made_year,
+      mainsV: model.mains_v,
+      droppedStations: model.dropped_stations,
+      nextDueOn: machine.next_due_on,
+      note: machine.note,
+      addedStations: model.added_stations,
+    },
+    customer,
+    complaints: state.complaints,
+    arrivalSigns: state.signs,
+    clearedCautions: state.cleared.map((c) => ({ ...c, at: instant(c.at) })),
+    findings: state.findings.map((f) => ({
+      id: f.id,
+      check: f.check_id,
+      outcome: f.outcome,
+      value: f.value,
+      unit: f.unit,
+      condition: f.condition,
+      at: instant(f.at),
+      by: f.person,
+      revoked: f.revoked_at !== null,
+    })),
+    fitted: state.fitted.map((f) => ({ ...f, at: instant(f.at) })),
+    rebuild: rebuildOf(kind, state, bench.open),
+    waits: state.waits.map((w) => ({
+      id: w.id,
+      kind: w.kind,
+      what: w.what,
+      startedAt: instant(w.started_at),
+      endsAt: instant(w.ends_at),
+      endedAt: instantOrNull(w.ended_at),
+    })),
+    proofs: proofViews(kind, state),
+    gauges: state.gauges.map((g) => ({
+      id: g.id,
+      gauge: g.gauge,
+      version: g.method_version,
+      says: g.says,
+      at: instant(g.at),
+      by: g.person,
+    })),
+    partAgeDays: Object.fromEntries(
+      state.partAges.map((a) => [a.station, Math.floor((now - Date.parse(a.at)) / DAY_MS)]),
+    ),
+    currency: shop.currency,
+    zone: shop.zone,
+  };
+}
+
+/** Parts of the shop's list that belong on this model; one query. */
+export async function partsOfJob(db: Db, { model }: JobState): Promise<JobFacts['parts']> {
+  return (await partsFor(db, model.kind))
+    .filter((p) => !model.dropped_stations.includes(p.station))
+    .map((p) => ({
+      code: p.code,
+      label: p.label,
+      group: p.part_group,
+      priceMinor: p.price_minor,
+      stock: p.stock,
+      station: p.station,
+    }));
+}
+
+/** What this machine had before; one query. */
+async function pastOf(db: Db, { job }: JobState): Promise<JobFacts['past']> {
+  return (await jobsOf(db, job.machine_id, MOST_PAST + 1))
+    .filter((p) => p.id !== job.id)
+    .slice(0, MOST_PAST)
+    .map((p) => ({ id: p.id, takenInAt: p.taken_in_at.toISOString(), faults: p.faults ?? [], words: p.words }));
+}
+
+/** Steps of the rebuild that what was opened asks for: by findings, by repairs, by fitting. */
+function rebuildOf(kind: Kind, state: JobState, open: readonly string[]): JobFacts['rebuild'] {
+  const opened = new Set([
+    ...open,
+    ...state.findings.filter((f) => f.revoked_at === null).flatMap((f) => openedBy(kind, f.check_id)),
+    ...state.fitted.flatMap((f) =>
+      kind.access.filter((a) => a.bares.includes(f.station)).flatMap((a) => accessPath(kind, a.id)),
+    ),
+  ]);
+  const done = new Set(state.ticks);
+  return rebuildSteps
+    .filter((s) => s.kinds.includes(kind.id) && (!s.whenOpened || s.whenOpened.some((a) => opened.has(a))))
+    .map((s) => ({ id: s.id, label: s.label, done: done.has(s.id) }));
+}
+
+const accessOf = new Map([
+  ...knowledge.checks.map((c) => [c.id, c.access] as const),
+  ...knowledge.faults.map((f) => [repairOf(f.id), f.repair.access] as const),
+]);
+
+/** What a check or a repair has opened on its way. */
+function openedBy(kind: Kind, checkId: string): string[] {
+  const access = accessOf.get(checkId);
+  return access ? accessPath(kind, access) : [];
+}
