@@ -12,6 +12,7 @@ const config: NextConfig = {
     'knex',
     'pg',
     'pino',
+    'piscina',
     'sharp',
     'bwip-js',
     'pdfmake',

@@ -1,19 +1,17 @@
 import { defineConfig } from '@playwright/test';
 
-const baseURL = process.env.E2E_BASE_URL ?? 'http://127.0.0.1:4310';
-
 /** End-to-end tests: the real interface on a production build, a real database, Debian's Chromium. */
 export default defineConfig({
   testDir: './e2e',
+  // Files side by side, each worker on a server of its own (e2e/test.ts); the tests of a file one after the other.
   fullyParallel: false,
-  workers: 1,
+  workers: (JSON.parse(process.env.E2E_STANDS ?? '[]') as unknown[]).length || 1,
   timeout: 120_000,
   expect: { timeout: 15_000 },
   retries: 0,
   reporter: [['list'], ['json', { outputFile: process.env.E2E_JSON ?? '.gritkeeper/e2e.json' }]],
   outputDir: '.gritkeeper/e2e-results',
   use: {
-    baseURL,
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
     launchOptions: {

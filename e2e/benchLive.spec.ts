@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { signIn, takeInStranger } from './bench';
+import { test } from './test';
 
 test('what is moved at one bench is seen at the other within two seconds, also after the line was lost', async ({
   page,
@@ -86,7 +87,12 @@ test('given to me it is mine, and only mine is shown when I say so; digits start
   await expect(page).toHaveURL(new RegExp(`${first}/`));
 });
 
-test('a wait that runs out rings at the bench and on the wall, whoever looks', async ({ page, browser, baseURL }) => {
+test('a wait that runs out rings at the bench and on the wall, whoever looks', async ({
+  page,
+  browser,
+  baseURL,
+  stand,
+}) => {
   await signIn(page, baseURL!);
   await takeInStranger(page, {
     model: /Mirefield Bellows/,
@@ -107,7 +113,7 @@ test('a wait that runs out rings at the bench and on the wall, whoever looks', a
   await expect(wall.getByText('Glue or sealant: seam of the duct')).toBeVisible();
   // Six minutes are over, as the database sees it.
   const { default: pg } = await import('pg');
-  const client = new pg.Client({ connectionString: process.env.DATABASE_URL });
+  const client = new pg.Client({ connectionString: stand.database });
   await client.connect();
   await client.query(
     `update wait set started_at = now() - interval '1 hour', ends_at = now() + interval '500 milliseconds' where job_id = $1`,

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { freeMachine, signIn } from './bench';
+import { test } from './test';
 
 test('two save one card: the second sees both versions and merges them', async ({ page, browser, baseURL }) => {
   await signIn(page, baseURL!);

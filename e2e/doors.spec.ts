@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { readdirSync } from 'node:fs';
 import { join, sep } from 'node:path';
+import { test } from './test';
 
 /** Addresses of every page and route handler in the source, with something in place of each variable part. */
 function allRoutes(): { path: string; isPage: boolean }[] {
@@ -103,10 +104,10 @@ test('after signing in one lands where one wanted to go, never on another site',
   await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
 });
 
-test('the published service answers a bearer token and names every wrong field', async ({ playwright, baseURL }) => {
+test('the published service answers a bearer token and names every wrong field', async ({ playwright, stand }) => {
   const api = await playwright.request.newContext({
-    baseURL: baseURL!,
-    extraHTTPHeaders: { authorization: `Bearer ${process.env.E2E_TOKEN}` },
+    baseURL: stand.base,
+    extraHTTPHeaders: { authorization: `Bearer ${stand.token}` },
   });
   const good = await api.post('/api/v1/finding', {
     data: {

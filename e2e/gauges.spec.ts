@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { signIn, takeInStranger } from './bench';
+import { test } from './test';
 
 test.beforeEach(async ({ page, baseURL }) => {
   await signIn(page, baseURL!);

@@ -1,4 +1,5 @@
-import { expect, test, type Locator } from '@playwright/test';
+import { expect, type Locator } from '@playwright/test';
+import { test } from './test';
 
 test('from sign-in to hand-back without a mouse', async ({ page }) => {
   test.setTimeout(240_000);

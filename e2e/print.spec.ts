@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { signIn } from './bench';
+import { test } from './test';
 
 /** Pages of a PDF and their size in millimetres, from its own page objects. */
 function pagesOf(pdf: Buffer): { count: number; width: number; height: number } {

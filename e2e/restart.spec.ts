@@ -1,19 +1,23 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
 import { putOnBench, signIn, takeInStranger } from './bench';
+import { test, type Stand } from './test';
 
-const PORT = 4398;
-const BASE = `http://127.0.0.1:${PORT}`;
+const FIRST_PORT = 4398;
 const root = join(import.meta.dirname, '..');
 
-async function startServer(): Promise<ChildProcess> {
-  const child = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], {
-    cwd: root,
-    stdio: 'ignore',
-    env: { ...process.env, NODE_ENV: 'production' },
-  });
-  await expect(async () => expect((await fetch(`${BASE}/readyz`)).ok).toBe(true)).toPass({ timeout: 30_000 });
+async function startServer({ base, database }: Stand): Promise<ChildProcess> {
+  const child = spawn(
+    'node',
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', new URL(base).port],
+    {
+      cwd: root,
+      stdio: 'ignore',
+      env: { ...process.env, DATABASE_URL: database, NODE_ENV: 'production' },
+    },
+  );
+  await expect(async () => expect((await fetch(`${base}/readyz`)).ok).toBe(true)).toPass({ timeout: 30_000 });
   return child;
 }
 
@@ -23,12 +27,16 @@ async function kill(child: ChildProcess): Promise<void> {
   await ended;
 }
 
-test.use({ baseURL: BASE });
-
-test('what was taken in and found is there after the server was killed and started again', async ({ page }) => {
-  let server = await startServer();
+test('what was taken in and found is there after the server was killed and started again', async ({
+  browser,
+  stand,
+}, info) => {
+  // A server that may be killed, on the shop of this worker.
+  const own = { ...stand, base: `http://127.0.0.1:${FIRST_PORT + info.parallelIndex}` };
+  const page = await browser.newPage({ baseURL: own.base });
+  let server = await startServer(own);
   try {
-    await signIn(page, BASE);
+    await signIn(page, own.base);
     await takeInStranger(page, {
       model: /Ardlow Stave/,
       name: 'Perrin Skerrow',
@@ -46,11 +54,12 @@ test('what was taken in and found is there after the server was killed and start
     await page.keyboard.press('1');
     await expect(page.getByText('The server does not answer. Not saved')).toBeVisible();
 
-    server = await startServer();
+    server = await startServer(own);
     await page.goto(job);
     await expect(page.getByText('“Before the lights went out.”')).toBeVisible();
     await expect(page.getByRole('region', { name: 'Findings so far' }).getByRole('listitem')).toHaveCount(1);
   } finally {
     await kill(server);
+    await page.close();
   }
 });

@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { signIn } from './bench';
+import { test } from './test';
 
 /** Every screen, with a job in each of its stages from the demonstration shop. */
 async function screens(page: Page): Promise<string[]> {

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { signIn } from './bench';
+import { test } from './test';
 
 test('a person is added, does what their role may, and is out at once when locked', async ({
   page,

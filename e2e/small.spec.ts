@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { putOnBench, signIn, takeInStranger } from './bench';
+import { test } from './test';
 
 test.beforeEach(async ({ page, baseURL }) => signIn(page, baseURL!));
 
@@ -100,8 +101,17 @@ test('the machines are paged and searched', async ({ page }) => {
 });
 
 test('what is not here says so, with a way on', async ({ page }) => {
-  for (const path of ['/machines/GK-9999', '/jobs/999999', '/jobs/abc/find', '/jobs/1/dreaming']) {
-    await page.goto(path);
+  const nowhere = [
+    '/machines/GK-9999',
+    '/jobs/999999',
+    '/jobs/abc/find',
+    '/jobs/1/dreaming',
+    '/customers/999999',
+    '/gauges/dreaming',
+    '/nowhere',
+  ];
+  for (const path of nowhere) {
+    expect((await page.goto(path))!.status(), path).toBe(404);
     await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();
   }
 });

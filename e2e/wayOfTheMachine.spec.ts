@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { freeMachine, putOnBench, signIn, signInByForm, takeInStranger } from './bench';
+import { test } from './test';
 
 test('a stranger’s upright with a dead roll: taken in, found, fitted, proved, handed back, due again', async ({
   page,

@@ -12,6 +12,7 @@ import { posterior, statesNeeded } from '../src/core/diagnosis/posterior';
 import { rankActions } from '../src/core/diagnosis/rankActions';
 import { multiplyDemo } from '../src/demo/multiplyDemo';
 import { benchCourses } from './benchFinding';
+import { benchPresses } from './benchPresses';
 import { randomNetwork } from '../src/core/diagnosis/randomNetwork.fixture';
 
 /** Prints figures as ratios within this one run; the milliseconds are only this machine's, today. */
@@ -121,6 +122,7 @@ async function openShop(name: string, port: number, scale: number) {
   const cookie = signIn.headers.get('set-cookie')!.split(';')[0]!;
   return {
     base,
+    url,
     headers: { cookie },
     client,
     close: async () => {
@@ -146,6 +148,15 @@ async function measure(targets: { name: string; shop: Shop; path: string }[], ro
   return new Map([...times].map(([name, list]) => [name, list.reduce((x, y) => x + y, 0) / list.length]));
 }
 
+async function benchPressesAlone(): Promise<void> {
+  const shop = await openShop('gk_bench', 4370, 1);
+  try {
+    await benchPresses(shop);
+  } finally {
+    await shop.close();
+  }
+}
+
 async function benchPages(): Promise<void> {
   const shop = await openShop('gk_bench', 4370, 1);
   try {
@@ -169,6 +180,7 @@ async function benchPages(): Promise<void> {
       [...times].map(([name, ms]) => ({ name, ms })),
       times.get('empty route')!,
     );
+    await benchPresses(shop);
     await benchFirstLoad(shop);
   } finally {
     await shop.close();
@@ -265,11 +277,12 @@ function print(rows: { name: string; ms: number }[], unit: number): void {
 const [what, number, only] = process.argv.slice(2);
 if (what === '--scale') await benchScale(Number(number ?? 100));
 else {
-  if (what !== 'pages') {
+  if (what !== 'pages' && what !== 'presses') {
     await benchFinding();
     await benchGauges();
     // A table that takes long is asked for by name.
     if (what === 'finding') await benchCourses(Number(number ?? 2000), only ? Number(only) : undefined);
   }
-  if (what !== 'finding') await benchPages();
+  if (what === 'presses') await benchPressesAlone();
+  else if (what !== 'finding') await benchPages();
 }

@@ -6,12 +6,14 @@ import { keepClocks } from '@/shop/live/ringClocks';
 import { log } from './log';
 
 const QUIET_MS = 60_000;
+/** Made by the build, beside the server's own program. */
+const BUILT_THREAD = '.next/finder.thread.mjs';
 
 /** @throws Error when the environment or the shipped knowledge cannot be worked with: such a server does not start */
 export function startServer(): void {
   checkEnvironment();
   checkKnowledge();
-  openFinderThreads(finderThreads());
+  openFinderThreads(finderThreads(), BUILT_THREAD);
   const tell = onceAMinute();
   keepClocks((err) => tell({ err }, 'the clocks could not be rung; trying again'));
   watchAfterwards((err) => tell({ err }, 'work after an answer failed; it is done again when the Bench is looked at'));

@@ -35,19 +35,26 @@ export interface AuditOf {
 
 /** Changes, newest first, of one machine (with those merged into it), job, person or customer, or of all. */
 export async function auditOf(db: Db, of: AuditOf, limit: number, before?: number): Promise<AuditRow[]> {
-  const query = db('audit')
+  const query = db
+    .from(of.machine === undefined ? 'audit' : ofMachines(db, of.machine, limit, before))
     .leftJoin('person', 'person.id', 'audit.person_id')
     .orderBy('audit.id', 'desc')
     .limit(limit)
     .select('audit.*', { person: 'person.name' });
-  if (of.machine !== undefined)
-    query.whereIn(
-      'audit.machine_id',
-      db('machine').where({ id: of.machine }).orWhere({ merged_into: of.machine }).select('id'),
-    );
   if (of.job !== undefined) query.where('audit.job_id', of.job);
   if (of.person !== undefined) query.where('audit.person_id', of.person);
   if (of.customer !== undefined) query.where('audit.customer_id', of.customer);
   if (before !== undefined) query.where('audit.id', '<', before);
   return query;
+}
+
+/** The newest of each machine by itself, so that the index is read from its end and no more than is shown. */
+function ofMachines(db: Db, machine: number, limit: number, before: number | undefined) {
+  return db.raw(
+    `(select own.* from (select id from machine where id = :machine or merged_into = :machine) m
+      cross join lateral (
+        select * from audit where machine_id = m.id and id < :before order by id desc limit :limit
+      ) own) as audit`,
+    { machine, limit, before: before ?? Number.MAX_SAFE_INTEGER },
+  );
 }

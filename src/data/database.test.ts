@@ -122,8 +122,11 @@ test('a deed that fails leaves its key free', async () => {
 test('a draft is one per person and form, with any letters of the world', async () => {
   await putDraft(db, person, 'take-in', { words: 'first' });
   await putDraft(db, person, 'take-in', { words: 'رائحة · 🧹 · <script>' });
-  expect(await draftOf(db, person, 'take-in')).toEqual({ words: 'رائحة · 🧹 · <script>' });
-  expect(await draftOf(db, person, 'other')).toBeNull();
+  const kept = await draftOf(db, person, 'take-in');
+  expect(kept.content).toEqual({ words: 'رائحة · 🧹 · <script>' });
+  // Every keeping has an instant of its own.
+  expect(await putDraft(db, person, 'take-in', { words: 'third' })).not.toBe(kept.at);
+  expect(await draftOf(db, person, 'other')).toEqual({ content: null, at: null });
 });
 
 test('the next tag follows the highest', async () => expect(await nextTag(db)).toBe('GK-0042'));

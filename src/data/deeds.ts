@@ -25,15 +25,27 @@ export async function storeDeedAnswer(db: Db, key: string, answer: unknown): Pro
     .update({ answer: JSON.stringify(answer) });
 }
 
-export async function draftOf(db: Db, personId: number, form: string): Promise<unknown> {
-  return (await db('draft').where({ person_id: personId, form }).first('content'))?.content ?? null;
+/** A draft with the instant at which it was kept, as exact as the database has it: it tells one keeping from the next. */
+export interface KeptDraft {
+  content: unknown;
+  at: string | null;
 }
 
-export async function putDraft(db: Db, personId: number, form: string, content: unknown): Promise<void> {
-  await db('draft')
+const AT = `to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as at`;
+
+export async function draftOf(db: Db, personId: number, form: string): Promise<KeptDraft> {
+  const row = await db('draft').where({ person_id: personId, form }).first<KeptDraft>('content', db.raw(AT));
+  return row ?? { content: null, at: null };
+}
+
+/** @returns the instant at which it was kept */
+export async function putDraft(db: Db, personId: number, form: string, content: unknown): Promise<string> {
+  const [row] = await db('draft')
     .insert({ person_id: personId, form, content: JSON.stringify(content) })
     .onConflict(['person_id', 'form'])
-    .merge({ content: JSON.stringify(content), at: db.fn.now() });
+    .merge({ content: JSON.stringify(content), at: db.fn.now() })
+    .returning<{ at: string }[]>(db.raw(AT));
+  return row!.at;
 }
 
 export async function deleteDraft(db: Db, personId: number, form: string): Promise<void> {

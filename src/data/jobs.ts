@@ -338,6 +338,12 @@ export async function insertConfirmedFaults(db: Db, jobId: number, faults: strin
   if (faults.length) await db('confirmed_fault').insert(faults.map((fault) => ({ job_id: jobId, fault })));
 }
 
+/** How many jobs are open, by the index of the open ones. */
+export async function countOpenJobs(db: Db): Promise<number> {
+  const row = await db('job').whereNull('closed_at').count<{ count: number }[]>({ count: '*' }).first();
+  return Number(row?.count ?? 0);
+}
+
 export type OpenJob = Awaited<ReturnType<typeof openJobs>>[number];
 
 /** The shop's open jobs with what the Bench shows, soonest promised first. */

@@ -170,15 +170,10 @@ export async function refreshSearch(db: Db, machineId: number): Promise<void> {
   await db.raw('select refresh_machine_search(?)', [machineId]);
 }
 
-const TAG_LOCK = 7_204_114;
-
-/** The next free tag. Tags are given out one at a time, until the transaction ends: two counters never take the same. */
+/** The next free tag: two counters never take the same, and neither waits for the other. */
 export async function nextTag(db: Db): Promise<string> {
-  await db.raw('select pg_advisory_xact_lock(?)', [TAG_LOCK]);
-  const { rows } = await db.raw(
-    `select coalesce(max(substring(tag from '^GK-([0-9]+)$')::integer), 0) + 1 as next from machine where tag ~ '^GK-[0-9]{1,8}$'`,
-  );
-  return `GK-${String(rows[0].next).padStart(4, '0')}`;
+  const { rows } = await db.raw('select next_machine_tag() as tag');
+  return rows[0].tag;
 }
 
 function listQuery(db: Db) {

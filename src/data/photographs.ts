@@ -37,16 +37,22 @@ export function photographsOfMachine(db: Db, machineId: number, limit: number): 
     .limit(limit);
 }
 
-/** The large pictures of a machine, oldest first; for its exported book. */
-export async function wholePhotographs(
-  db: Db,
-  machineId: number,
-): Promise<(Omit<PhotographRow, 'person' | 'machine_id'> & { sha256: Buffer; bytes: Buffer })[]> {
+/** The photographs of a machine, oldest first. */
+export async function photographIds(db: Db, tag: string): Promise<number[]> {
   return db('photograph')
-    .where({ machine_id: machineId })
+    .join('machine', 'machine.id', 'photograph.machine_id')
+    .where('machine.tag', tag)
     .whereNull('removed_at')
-    .orderBy('id')
-    .select('id', 'job_id', 'at', 'caption', 'width', 'height', 'sha256', 'bytes');
+    .orderBy('photograph.id')
+    .pluck('photograph.id');
+}
+
+/** One photograph with its large picture. */
+export async function wholePhotograph(
+  db: Db,
+  id: number,
+): Promise<Omit<PhotographRow, 'person' | 'machine_id'> & { sha256: Buffer; bytes: Buffer }> {
+  return db('photograph').where({ id }).first('id', 'job_id', 'at', 'caption', 'width', 'height', 'sha256', 'bytes');
 }
 
 /** Keeps a photograph that belongs to no machine yet. */

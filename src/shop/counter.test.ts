@@ -220,6 +220,18 @@ describe('on its way through the shop', () => {
     });
   });
 
+  test('the timeline tells of what was corrected, and of nothing that was sent along unchanged', async () => {
+    const job = await openJob(person, models[K1]!, ['squeal'], { words: 'Hums.', accessories: ['hose'] });
+    const { words, promisedOn, pickedUp, accessories, complaints, machine } = await readJob(job);
+    const same = { words, promisedOn, pickedUp, accessories, complaints };
+    const told = async () =>
+      (await machineCard(machine.tag)).timeline.filter((t) => t.what === 'corrected').map((t) => t.text);
+    await amendJob(person, job, { ...(await base(job)), ...same });
+    expect(await told()).toEqual([]);
+    await amendJob(person, job, { ...(await base(job)), ...same, pickedUp: 'a coin' });
+    expect(await told()).toEqual(['Corrected: what it picked up last.']);
+  });
+
   test('notes, words and the hour meter stand in the book', async () => {
     const job = await openJob(person, models[K1]!, ['squeal']);
     await writeNote(person, job, { ...(await base(job)), what: 'said', text: ' Rang: wants it by Friday. ' });

@@ -89,3 +89,16 @@ describe('findings as they are sent', () => {
     ]);
   });
 });
+
+test('what is nested beyond reason is refused, not a fault of the server', async () => {
+  const deep = (levels: number) => {
+    let body: object = {};
+    for (let i = 0; i < levels; i++) body = i % 2 ? { inner: body } : { inner: [body] };
+    return body;
+  };
+  for (const levels of [13, 100_000])
+    await expect(readDto(FindingRequestDto, deep(levels))).rejects.toMatchObject({
+      status: 400,
+      fields: [{ field: '', message: 'It is nested too deeply.' }],
+    });
+});

@@ -10,11 +10,25 @@ import { refuseIf, type FieldProblem } from './problem';
 export async function readDto<T extends object>(type: ClassConstructor<T>, body: unknown): Promise<T> {
   if (typeof body !== 'object' || body === null || Array.isArray(body))
     refuseIf([{ field: '', message: 'A JSON object is needed.' }]);
+  refuseIf(tooDeep(body as object, MOST_DEPTH) ? [{ field: '', message: 'It is nested too deeply.' }] : []);
   refuseIf(zeroCharacters(body, ''));
   const instance = plainToInstance(type, body);
   const errors = await validate(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   refuseIf(errors.flatMap((e) => flatten(e, '')));
   return instance;
+}
+
+/** Nothing that is sent to this shop is nested deeper. */
+const MOST_DEPTH = 12;
+
+/** Whether there is something below so many levels; looked at level by level, so that no depth can exhaust the stack. */
+function tooDeep(body: object, most: number): boolean {
+  let level: object[] = [body];
+  for (let depth = 0; level.length > 0; depth++) {
+    if (depth >= most) return true;
+    level = level.flatMap((v) => Object.values(v).filter((x): x is object => typeof x === 'object' && x !== null));
+  }
+  return false;
 }
 
 /** Text with the character zero in it: no database of ours can hold it, and nobody types it. */

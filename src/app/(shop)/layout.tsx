@@ -4,5 +4,5 @@ import { Shell } from '@/ui/shell/Shell';
 
 export default async function ShopLayout({ children }: { children: ReactNode }) {
   const person = await currentPerson();
-  return <Shell person={person.name}>{children}</Shell>;
+  return <Shell person={person}>{children}</Shell>;
 }

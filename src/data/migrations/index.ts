@@ -4,6 +4,7 @@ import { up as counter } from './002_counter';
 import { up as learning } from './003_learning';
 import { up as practice } from './004_practice';
 import { up as gauges } from './005_gauges';
+import { up as pace } from './006_pace';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -12,6 +13,7 @@ export const steps: Record<string, string> = {
   '003_learning': learning,
   '004_practice': practice,
   '005_gauges': gauges,
+  '006_pace': pace,
 };
 
 /** Migrations as a static map: no files are read when they run. */

@@ -1,5 +1,5 @@
 import { database } from '@/data/database';
-import { openJobs, type OpenJob } from '@/data/jobs';
+import { countOpenJobs, openJobs, type OpenJob } from '@/data/jobs';
 import { workers } from '@/data/people';
 import { shopSettings } from '@/data/shopSettings';
 import { dayInZone, dayStart } from '../settings/day';
@@ -13,7 +13,12 @@ const STRIP_DAYS = 4;
 /** The machines on the premises with what each waits for and the next thing for the hands. */
 export async function bench(): Promise<BenchView> {
   const db = database();
-  const [jobs, shop, people] = await Promise.all([openJobs(db, MOST_STRIPS), shopSettings(db), workers(db)]);
+  const [jobs, shop, people, open] = await Promise.all([
+    openJobs(db, MOST_STRIPS),
+    shopSettings(db),
+    workers(db),
+    countOpenJobs(db),
+  ]);
   foreseeStale(jobs);
   const now = new Date();
   const today = dayInZone(now, shop.zone);
@@ -22,6 +27,7 @@ export async function bench(): Promise<BenchView> {
     days: Array.from({ length: STRIP_DAYS + 1 }, (_, i) => dayStart(today, i, shop.zone)),
     now: now.toISOString(),
     zone: shop.zone,
+    more: Math.max(0, open - jobs.length),
     benches: shop.benches,
     people: people.filter((p) => p.role !== 'counter').map((p) => ({ id: p.id, name: p.name })),
     strips: jobs.map((j) => ({

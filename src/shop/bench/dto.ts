@@ -27,4 +27,6 @@ export interface BenchView {
   benches: number;
   people: { id: number; name: string }[];
   zone: string;
+  /** Machines on the premises that are not among the strips: those promised last. */
+  more: number;
 }

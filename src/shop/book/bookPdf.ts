@@ -5,7 +5,7 @@ import { knowledge } from '@/knowledge';
 import { database } from '@/data/database';
 import { shopSettings } from '@/data/shopSettings';
 import { dayInZone } from '../settings/day';
-import { machineBook, type MachineBook } from './book';
+import { machineBookWith, type MachineBook } from './book';
 
 const FILES = join(process.cwd(), 'node_modules/@fontsource');
 const barlow = (weight: number) =>
@@ -31,7 +31,7 @@ const complaintLabel = (id: string) => knowledge.complaints.find((c) => c.id ===
 /** A machine's whole book on paper of the shop's size. @throws ProblemError 404 */
 export async function machineBookPdf(tag: string): Promise<Buffer> {
   prepare();
-  const [book, shop] = await Promise.all([machineBook(tag), shopSettings(database())]);
+  const [book, shop] = await Promise.all([machineBookWith(tag, MOST_PICTURES), shopSettings(database())]);
   return pdfmake.createPdf(layout(book, shop.paper)).getBuffer();
 }
 
@@ -120,7 +120,7 @@ function jobLines(job: MachineBook['jobs'][number], day: (iso: string) => string
 }
 
 function pictures(book: MachineBook, day: (iso: string) => string): Content[] {
-  return book.photographs.slice(-MOST_PICTURES).map((p, i) => ({
+  return book.photographs.map((p, i) => ({
     stack: [
       // The heading stays with the first of them.
       ...(i === 0 ? [{ text: 'Photographs', style: 'head' }] : []),

@@ -46,6 +46,11 @@ export async function findCustomers(words: string, page = 0): Promise<{ rows: Cu
   };
 }
 
+/** @throws ProblemError 404 */
+export async function customerHere(id: number): Promise<void> {
+  if (!(await customerById(database(), id))) throw notFound('This customer');
+}
+
 /** Everything about one customer. @throws ProblemError 404 */
 export async function customerCard(id: number): Promise<CustomerCardView> {
   return card(database(), id);

@@ -6,7 +6,7 @@ import type { Knex } from 'knex';
 import sharp from 'sharp';
 import { openTestShop } from '../testShop.fixture';
 import type { Person } from '../access/person';
-import { machineBook } from '../book/book';
+import { machineBookText, type MachineBook } from '../book/book';
 import { machineBookPdf } from '../book/bookPdf';
 import { bookSchema } from '../book/bookSchema';
 import { readJob } from '../jobView/jobView';
@@ -130,6 +130,40 @@ describe('customers in and out', () => {
 });
 
 describe('machines in and out', () => {
+  test('a new machine never gets a tag that the file gives to another further down, and the dry run says the same', async () => {
+    const [model] = await db('model').select('maker', 'name');
+    await importCustomersCsv(owner, 'name\nPim Tarrow\n', false);
+    const { rows } = await db.raw(`select last_value + 1 as next from machine_tag`);
+    const inUse = [1, 2, 4].map((step) => `GK-${String(Number(rows[0].next) + step).padStart(4, '0')}`);
+    const line = (tag: string) => `${model.maker},${model.name},Pim Tarrow,${tag}`;
+    const file = ['maker,model,owner,tag', ...['', '', '', '', ...inUse].map(line)].join('\n');
+    const before = await count('machine');
+    expect(await importMachinesCsv(owner, file, true)).toMatchObject({ written: false, counts: { new: 7, wrong: 0 } });
+    expect(await count('machine')).toBe(before);
+    expect(await importMachinesCsv(owner, file, false)).toMatchObject({ written: true, counts: { new: 7 } });
+    const tags = await db('machine').orderBy('id', 'desc').limit(7).pluck('tag');
+    expect(new Set(tags).size).toBe(7);
+    for (const tag of inUse) expect(tags).toContain(tag);
+    // The counter goes on past all of them.
+    const job = await openJob(owner, models[K1]!, ['squeal']);
+    expect(await db('machine').where({ tag: (await readJob(job)).machine.tag })).toHaveLength(1);
+  });
+
+  test.each([
+    ['purchased_on', '2024-02-30'],
+    ['purchased_on', '2023-02-29'],
+    ['purchased_on', '2198-01-01'],
+    ['purchased_on', '24-01-01'],
+    ['made_year', '2198'],
+    ['made_year', '1949'],
+  ])('%s %s is no day or year that can be', async (column, value) => {
+    const [model] = await db('model').select('maker', 'name');
+    await importCustomersCsv(owner, 'name\nPim Tarrow\n', false);
+    const file = `maker,model,owner,${column}\n${model.maker},${model.name},Pim Tarrow,${value}\n`;
+    const report = await importMachinesCsv(owner, file, true);
+    expect(report.rows[0]!.problems.map((p) => p.field)).toEqual([column]);
+  });
+
   test('every problem is named at its column; then all are written with tags and warranty', async () => {
     await importCustomersCsv(owner, 'name,phone\nKit Luskin,557 1\nKit Luskin,557 2\nMab Vintry,557 3\n', false);
     const head = 'maker,model,owner,owner_phone,tag,serial,made_year,purchased_on,pets,hours_per_week\n';
@@ -224,11 +258,13 @@ describe('a machine’s book', () => {
     });
     await recordFindings(owner, job, { ...(await base(job)), findings: [{ check: 'finger-turn', outcome: 'grates' }] });
     const { tag } = (await readJob(job)).machine;
-    const book = await machineBook(tag);
+    let written = '';
+    for await (const piece of (await machineBookText(tag)).text) written += piece;
+    const book = JSON.parse(written) as MachineBook;
     const ajv = new Ajv2020({ strict: true, allErrors: true });
     addFormats(ajv);
     const valid = ajv.compile(bookSchema);
-    valid(JSON.parse(JSON.stringify(book)));
+    valid(book);
     expect(valid.errors).toBeNull();
     expect(book.jobs).toHaveLength(1);
     expect(book.jobs[0]!.findings).toHaveLength(1);
@@ -238,6 +274,11 @@ describe('a machine’s book', () => {
     expect(book.timeline.length).toBeGreaterThanOrEqual(4);
     // The schema is no empty promise: a field too many or too few is seen.
     expect(valid({ ...JSON.parse(JSON.stringify(book)), more: 1 })).toBe(false);
+    // A reader that leaves in the middle holds no connection.
+    const left = (await machineBookText(tag)).text;
+    await left.next();
+    await left.return(undefined);
+    expect((db.client.pool as { numUsed(): number }).numUsed()).toBe(0);
     const pdf = await machineBookPdf(tag);
     expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
     expect(pdf.subarray(-6).toString()).toContain('%%EOF');

@@ -1,11 +1,13 @@
 import { warrantyUntil } from '@/core/service/warranty';
 import { allMachines, insertMachines, knownCustomers, knownMachines, type MachineIn } from '@/data/exchange';
-import { database } from '@/data/database';
+import { database, type Db } from '@/data/database';
 import { models, nextTag } from '@/data/machines';
+import { shopSettings } from '@/data/shopSettings';
 import type { Person } from '../access/person';
 import { allow, owner, type Right } from '../access/roles';
 import { plainCell, readCsv, writeCsv } from './csv';
 import { customerKey } from './customersCsv';
+import { dayInZone, isCalendarDate } from '../settings/day';
 import type { ImportReport, RowReport } from './dto';
 import { exportAll, importRows, type LookedRow } from './importRows';
 
@@ -65,7 +67,8 @@ export function importMachinesCsv(person: Person, text: string, dryRun: boolean)
         const name = key.slice(0, key.lastIndexOf('|'));
         byName.set(name, [...(byName.get(name) ?? []), id]);
       }
-      let next = Number((await nextTag(db)).slice(3));
+      const { zone } = await shopSettings(db);
+      const today = dayInZone(new Date(), zone);
       const tags = new Map<string, number>();
       return rows.map((r, i): LookedRow<MachineIn> => {
         const at = i + 2;
@@ -85,11 +88,12 @@ export function importMachinesCsv(person: Person, text: string, dryRun: boolean)
         if (tag !== '' && tags.has(tag)) say('tag', `The same as row ${tags.get(tag)}.`);
         if (tag !== '') tags.set(tag, at);
         const year = r.made_year === '' ? null : Number(r.made_year);
-        if (year !== null && !(Number.isInteger(year) && year >= 1950 && year <= 2200))
-          say('made_year', 'A year from 1950.');
+        const thisYear = Number(today.slice(0, 4));
+        if (year !== null && !(Number.isInteger(year) && year >= 1950 && year <= thisYear))
+          say('made_year', `A year from 1950 to ${thisYear}.`);
         const bought = r.purchased_on === '' ? null : r.purchased_on;
-        if (bought !== null && (!/^\d{4}-\d{2}-\d{2}$/.test(bought) || Number.isNaN(Date.parse(bought))))
-          say('purchased_on', 'A date, such as 2024-03-31.');
+        if (bought !== null && !isCalendarDate(bought)) say('purchased_on', 'A date, such as 2024-03-31.');
+        else if (bought !== null && bought > today) say('purchased_on', 'This day has not come yet.');
         const hours = r.hours_per_week === '' ? 1.5 : Number(r.hours_per_week.replace(',', '.'));
         if (!(hours >= 0 && hours <= 168)) say('hours_per_week', 'Hours a week, 0 to 168.');
         if (!['', 'yes', 'no'].includes(r.pets.toLowerCase())) say('pets', 'yes or no.');
@@ -107,7 +111,7 @@ export function importMachinesCsv(person: Person, text: string, dryRun: boolean)
           what,
           problems,
           make: {
-            tag: tag || `GK-${String(next++).padStart(4, '0')}`,
+            tag,
             model_id: model!.id,
             customer_id: owner!,
             serial: r.serial,
@@ -121,6 +125,19 @@ export function importMachinesCsv(person: Person, text: string, dryRun: boolean)
         };
       });
     },
-    insertMachines,
+    async (db, made) => insertMachines(db, await withTags(db, made)),
   );
+}
+
+/** A tag for each that has none: the next free one that no row of the file has taken for itself. */
+async function withTags(db: Db, rows: MachineIn[]): Promise<MachineIn[]> {
+  const taken = new Set(rows.map((r) => r.tag));
+  const tagged: MachineIn[] = [];
+  for (const row of rows) {
+    let { tag } = row;
+    while (tag === '' || (row.tag === '' && taken.has(tag))) tag = await nextTag(db);
+    taken.add(tag);
+    tagged.push({ ...row, tag });
+  }
+  return tagged;
 }

@@ -13,10 +13,11 @@ const held = globalThis as { gritkeeperFinder?: Piscina };
 /**
  * Gives the finder threads of its own, so that no odds are worked out on the server's event loop. Without them (scripts,
  * tests) it works where it is called.
+ * @param file the thread's own program, from the folder in which the server was started
  */
-export function openFinderThreads(threads: number): void {
+export function openFinderThreads(threads: number, file: string): void {
   held.gritkeeperFinder ??= new Piscina({
-    filename: resolve('src/workers/finder.thread.mjs'),
+    filename: resolve(file),
     minThreads: threads,
     maxThreads: threads,
     maxQueue: MOST_WAITING,

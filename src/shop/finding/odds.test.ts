@@ -4,7 +4,7 @@ import type { Person } from '../access/person';
 import { furnishShop, openJob } from '../scene.fixture';
 import { openTestShop } from '../testShop.fixture';
 import { closeFinderThreads, finderDoes, openFinderThreads } from './finderThreads';
-import { oddsOf, oddsOfJob, oddsSoon } from './odds';
+import { foretold, oddsOf, oddsOfJob, oddsSoon } from './odds';
 
 const K2 = 'upright-brush-motor';
 let db: Knex;
@@ -33,7 +33,7 @@ const nobody = { kindJobs: 0, modelJobs: 0, lentJobs: 0, lentFaults: {}, faults:
 
 test('a thread answers what is answered here, and goes on after a question that cannot be', async () => {
   const here = await finderDoes('reckon', { asked: asked(), tallies: nobody });
-  openFinderThreads(1);
+  openFinderThreads(1, 'src/workers/finder.thread.fixture.mjs');
   await expect(finderDoes('reckon', { asked: asked({ complaints: ['sings'] }), tallies: nobody })).rejects.toThrow(
     'sings',
   );
@@ -45,7 +45,7 @@ test('a thread answers what is answered here, and goes on after a question that 
 });
 
 test('the event loop goes on while a thread reckons', async () => {
-  openFinderThreads(1);
+  openFinderThreads(1, 'src/workers/finder.thread.fixture.mjs');
   const questions = [1, 2, 3].map((age) => finderDoes('reckon', { asked: asked({ ageYears: age }), tallies: nobody }));
   let turns = 0;
   let isDone = false;
@@ -56,6 +56,16 @@ test('the event loop goes on while a thread reckons', async () => {
   }
   // Reckoned here, all three would have been one turn each at most.
   expect(turns).toBeGreaterThan(10);
+});
+
+test('what is scored in the end is what was said: the owner’s hint, the age and the state on arrival included', async () => {
+  const dto = { customerDiagnosis: 'tilt-switch-failed', arrivalSigns: ['wet'] };
+  const state = (await jobState(db, await openJob(person, models[K2]!, ['roll-not-turning'], dto)))!;
+  const { assessment } = await oddsOfJob(state);
+  const scored = await foretold(state, []);
+  expect(scored.length).toBeGreaterThan(3);
+  for (const { fault, said } of scored)
+    expect(said).toBeCloseTo(assessment!.faults.find((f) => f.id === fault)!.probability, 12);
 });
 
 test('two benches that ask the same share one answer; what the shop learns asks anew', async () => {

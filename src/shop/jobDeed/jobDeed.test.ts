@@ -168,3 +168,18 @@ describe('the next thing for the hands', () => {
     }
   });
 });
+
+test('the Bench says how many machines it does not draw', async () => {
+  const before = (await bench()).strips.length;
+  const [model] = await db('model').select('id');
+  await db.raw(
+    `with c as (insert into customer (name) values ('Many') returning id),
+     m as (insert into machine (tag, model_id, customer_id)
+       select 'X' || n + 1000, ?, c.id from c, generate_series(1, 230) n returning id, customer_id)
+     insert into job (machine_id, customer_id, promised_on) select id, customer_id, date '2198-01-01' from m`,
+    [model.id],
+  );
+  const view = await bench();
+  expect(view.strips.length).toBe(200);
+  expect(view.more).toBe(before + 230 - 200);
+});

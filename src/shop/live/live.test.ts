@@ -86,6 +86,20 @@ test('the stream greets, tells, and ends when its reader leaves', async () => {
   while (!done) done = (await reader.read()).done;
 });
 
+test('a reader that cancels is let go without an error, and the news do not look for it', async () => {
+  const stream = liveEvents(new AbortController().signal);
+  const reader = stream.getReader();
+  await reader.read();
+  await expect(reader.cancel()).resolves.toBeUndefined();
+  // Whatever happens now is written to nobody.
+  await moveJob(person, await openJob(person, models[K1]!, ['rattle']), {
+    key: '0b6f3c1e-9c2a-4b55-8f0e-6c1f6e1d2a01',
+    version: 1,
+    place: 'rack',
+  });
+  await expect(reader.closed).resolves.toBeUndefined();
+});
+
 test('a wait clock rings once, on the server, whoever looks and however many servers there are', async () => {
   const job = await openJob(person, models[K1]!, ['squeal']);
   await startWait(person, job, { ...(await base(job)), kind: 'glue', what: 'seam', hours: 1 });

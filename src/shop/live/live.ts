@@ -8,6 +8,7 @@ const LONGEST_MS = 10 * 60_000;
 export function liveEvents(left: AbortSignal): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();
   let stop = () => {};
+  let cancelled = false;
   return new ReadableStream({
     start(controller) {
       const write = (text: string) => controller.enqueue(encoder.encode(text));
@@ -20,13 +21,18 @@ export function liveEvents(left: AbortSignal): ReadableStream<Uint8Array> {
       stop = () => {
         if (!open) return;
         open = false;
+        left.removeEventListener('abort', stop);
         silence();
         clearInterval(heart);
         clearTimeout(end);
-        controller.close();
+        // A reader that has left cancelled the stream: it is closed already.
+        if (!cancelled) controller.close();
       };
       left.addEventListener('abort', stop);
     },
-    cancel: () => stop(),
+    cancel() {
+      cancelled = true;
+      stop();
+    },
   });
 }

@@ -89,6 +89,11 @@ export async function machineTimeline(
   return { rows: rows.slice(0, TIMELINE_PAGE).map(timelineView), more: rows.length > TIMELINE_PAGE };
 }
 
+/** @throws ProblemError 404 */
+export async function machineHere(tag: string): Promise<void> {
+  if (!(await machineByTag(database(), tag))) throw notFound(`Machine ${tag.slice(0, 20)}`);
+}
+
 /** Everything about one machine. @throws ProblemError 404 */
 export async function machineCard(tag: string): Promise<MachineCardView> {
   return machineCardOf(database(), tag);

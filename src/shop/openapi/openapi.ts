@@ -217,7 +217,7 @@ export function openapi() {
         put: {
           summary: 'Keep a draft',
           requestBody: { required: true, ...json(ref(DraftDto)) },
-          responses: { 204: { description: 'Kept' }, ...refusals },
+          responses: { 200: { description: 'Kept, and when', ...json({ type: 'object' }) }, ...refusals },
         },
         delete: { summary: 'Drop a draft', responses: { 204: { description: 'Dropped' }, ...refusals } },
       },

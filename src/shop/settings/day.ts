@@ -10,3 +10,8 @@ export function dayStart(date: string, days: number, zone: string): { date: stri
   const at = DateTime.fromISO(date, { zone }).plus({ days }).startOf('day');
   return { date: at.toISODate()!, startsAt: at.toUTC().toISO()! };
 }
+
+/** Whether a text is a day of the calendar, as ISO has it. @example isCalendarDate('2023-02-29') // → false */
+export function isCalendarDate(text: string): boolean {
+  return /^\d{4}-\d{2}-\d{2}$/.test(text) && DateTime.fromISO(text).isValid;
+}

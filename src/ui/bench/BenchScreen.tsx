@@ -71,7 +71,8 @@ export function BenchScreen({ view: told, me }: { view: BenchView; me: number })
             Bench
           </Typography>
           <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-            {view.strips.length} machine{view.strips.length === 1 ? '' : 's'} on the premises
+            {view.strips.length + view.more} machine{view.strips.length + view.more === 1 ? '' : 's'} on the premises
+            {view.more > 0 && `; the ${view.more} promised last are not drawn here`}
           </Typography>
           <ToggleButton value="mine" size="small" selected={mine} onChange={() => choose(!mine)}>
             Mine only &nbsp;<Key>n</Key>

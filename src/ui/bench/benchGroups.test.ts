@@ -22,6 +22,7 @@ const strip = (job: number, more: Partial<BenchStrip> = {}): BenchStrip => ({
   ...more,
 });
 const view = (strips: BenchStrip[], benches = 2): BenchView => ({
+  more: 0,
   strips,
   benches,
   people: [],

@@ -250,6 +250,13 @@ export function CustomerCard({ card, mayAmend, mayAudit }: Props) {
           url={url(doing.what)}
           draft={`${doing.what}-${card.id}-${doing.id ?? 'new'}`}
           body={(v) => ({ ...v, ...(doing.id === null ? {} : { id: doing.id }) })}
+          current={(c) => {
+            const now = c as CustomerCardView;
+            const list: ({ id: number } & Record<string, unknown>)[] =
+              doing.what === 'put-site' ? now.sites : now.contacts;
+            const { id: _id, ...theirs } = list.find((x) => x.id === doing.id) ?? { id: 0, ...doing.values };
+            return { values: theirs, version: now.version };
+          }}
           onDone={done}
           onClose={close}
         />

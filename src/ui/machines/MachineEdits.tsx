@@ -163,7 +163,11 @@ function NewOwner({ card, url, onClose }: { card: MachineCardView; url: string; 
   const [trouble, setTrouble] = useState<string | null>(null);
   const give = async (customer: CustomerListView) => {
     const sent = await send('POST', url, { key: crypto.randomUUID(), version: card.version, customerId: customer.id });
-    if (!sent.ok) return setTrouble(sent.refusal.fields[0]?.message ?? sent.refusal.title);
+    if (!sent.ok) {
+      // Somebody changed the card meanwhile: it is shown anew, and the next choice goes to it as it is then.
+      if (sent.refusal.status === 409) router.refresh();
+      return setTrouble(sent.refusal.fields[0]?.message ?? sent.refusal.title);
+    }
     onClose();
     router.refresh();
   };

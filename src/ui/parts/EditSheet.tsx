@@ -95,11 +95,17 @@ export function EditSheet<View>(props: Props<View>) {
       return;
     }
     setRefusal(answer.refusal);
-    if (answer.refusal.status === 409 && answer.refusal.current && props.current) {
+    if (answer.refusal.status !== 409 || !answer.refusal.current) return;
+    if (props.current) {
       setTheirs(props.current(answer.refusal.current));
       setChosen({});
+    } else {
+      // There is nothing to lay side by side (a merge, a passphrase): saving again goes to the card as it is now.
+      const { version: now } = answer.refusal.current as { version: number };
+      setBase((b) => ({ ...b, version: now }));
     }
   };
+  const isMoved = refusal?.status === 409 && refusal.current !== undefined && !props.current;
   const problem = (name: string) =>
     refusal?.fields.find((f) => f.field === name || f.field.startsWith(`${name}[`) || f.field.startsWith(`${name}.`))
       ?.message;
@@ -143,6 +149,12 @@ export function EditSheet<View>(props: Props<View>) {
         )}
         {refusal && (
           <Notice live title={refusal.title}>
+            {isMoved && (
+              <Typography variant="body2">
+                What you typed is still here. If it still holds, press the button again: it goes to the card as it is
+                now.
+              </Typography>
+            )}
             {refusal.fields
               .filter((f) => !fields.some((x) => f.field.split(/[.[]/)[0] === x.name))
               .map((f) => (

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 export function Loading() {
   return (
     <Box role="status" sx={{ py: 2, maxWidth: 320 }}>
-      <Typography variant="body2" sx={{ mb: 1 }}>
+      <Typography component="h1" variant="h3" sx={{ mb: 1 }}>
         Fetching …
       </Typography>
       <LinearProgress aria-label="Fetching" />

@@ -8,6 +8,7 @@ import { useColorScheme } from '@mui/material/styles';
 import { usePathname, useRouter } from 'next/navigation';
 import { useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { leaveDrafts } from '../parts/draftKeeper';
 import { send } from '../parts/post';
 import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
@@ -25,7 +26,7 @@ const PLACES = [
 ] as const;
 
 /** The frame of every screen: name plate, places, one search, who is here. */
-export function Shell({ person, children }: { person: string; children: ReactNode }) {
+export function Shell({ person, children }: { person: { id: number; name: string }; children: ReactNode }) {
   const router = useRouter();
   const path = usePathname();
   const search = useRef<HTMLInputElement>(null);
@@ -127,13 +128,14 @@ export function Shell({ person, children }: { person: string; children: ReactNod
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, ml: { xs: 'auto', md: 0 } }}>
           <LampSwitch />
           <Box component="span" sx={{ fontFamily: fonts.label, display: { xs: 'none', sm: 'inline' }, px: 1 }}>
-            {person}
+            {person.name}
           </Box>
           <Button
             size="small"
             variant="text"
             color="inherit"
             onClick={async () => {
+              await leaveDrafts();
               await send('POST', '/api/sign-out');
               // A whole new page, on purpose: nothing of the session stays in memory.
               window.location.href = '/sign-in';
@@ -146,6 +148,7 @@ export function Shell({ person, children }: { person: string; children: ReactNod
       <Box
         component="main"
         id="work"
+        data-person={person.id}
         tabIndex={-1}
         sx={{ px: { xs: 1.5, sm: 2.5 }, py: 1.5, maxWidth: 1680, mx: 'auto', outline: 'none' }}
       >

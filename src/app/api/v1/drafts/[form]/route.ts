@@ -8,13 +8,12 @@ type Context = { params: Promise<{ form: string }> };
 const formOf = async ({ params }: Context) => (await params).form.slice(0, 80);
 
 export const GET = answer<Context>(async (_request, context) =>
-  Response.json({ content: await readDraft(await currentPerson(), await formOf(context)) }),
+  Response.json(await readDraft(await currentPerson(), await formOf(context))),
 );
 
 export const PUT = answer<Context>(async (request, context) => {
   const dto = await readDto(DraftDto, await jsonBody(request));
-  await keepDraft(await currentPerson(), await formOf(context), dto);
-  return new Response(null, { status: 204 });
+  return Response.json(await keepDraft(await currentPerson(), await formOf(context), dto));
 });
 
 export const DELETE = answer<Context>(async (_request, context) => {
