@@ -11,7 +11,12 @@ module.exports = {
     only('core-is-alone', 'core', '^src/core/', 'core imports nothing of ours but core'),
     only('knowledge-on-core', 'knowledge', '^src/(core|knowledge)/', 'knowledge imports core types only'),
     only('data-is-alone', 'data', '^src/(data/|environment\\.ts$)', 'data imports nothing else of ours'),
-    only('shop-meets', 'shop', '^src/((shop|core|knowledge|data)/|environment\\.ts$)', 'shop is where core, knowledge and data meet'),
+    only(
+      'shop-meets',
+      'shop',
+      '^src/((shop|core|knowledge|data)/|environment\\.ts$)',
+      'shop is where core, knowledge and data meet',
+    ),
     only(
       'ui-on-core',
       'ui',

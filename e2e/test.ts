@@ -9,14 +9,13 @@ export interface Stand {
 
 export const test = base.extend<object, { stand: Stand }>({
   stand: [
-    // eslint-disable-next-line no-empty-pattern -- the runner asks for the braces
-    async ({}, use, info) => {
+    async ({}, give, info) => {
       const stands = JSON.parse(process.env.E2E_STANDS ?? '[]') as Stand[];
       const stand = stands[info.parallelIndex];
       if (!stand) throw new Error('Run these tests with ./gritkeeper test e2e: they need its servers.');
-      await use(stand);
+      await give(stand);
     },
     { scope: 'worker' },
   ],
-  baseURL: async ({ stand }, use) => use(stand.base),
+  baseURL: async ({ stand }, give) => give(stand.base),
 });

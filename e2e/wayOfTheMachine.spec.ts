@@ -31,6 +31,7 @@ test('a stranger’s upright with a dead roll: taken in, found, fitted, proved, 
   await expect(
     page.getByRole('region', { name: 'Findings so far' }).locator('li').first().locator('p').first(),
   ).toHaveCSS('text-decoration-line', 'line-through');
+  await expect(page.getByRole('region', { name: 'Check on the bench' })).toContainText('Turn the roll by hand');
   await page.keyboard.press('2');
   await expect(page.getByRole('region', { name: 'Findings so far' }).getByRole('listitem')).toHaveCount(2);
 

@@ -86,6 +86,11 @@ async function underFire(
   expect(unmoved.length === 0, `an acknowledged move is not there: ${JSON.stringify(unmoved.slice(0, 5))}`);
   const half = await stand.sql<{ id: string }>(HALF_JOBS);
   expect(half.length === 0, `half: ${half.map((h) => h.id).join(', ')}`);
+  // What is next for the hands is found after an answer; what was lost with a kill is found when the Bench is looked at.
+  await eventually('the next thing of every machine on the Bench', async () => {
+    const { strips } = await hand.get<{ strips: { next: unknown }[] }>('/api/v1/bench');
+    return strips.length > 0 && strips.every((s) => s.next !== null);
+  });
   return `${times} kills, ${acknowledged.size} machines taken in, ${unanswered.length} sent again`;
 }
 

@@ -198,7 +198,6 @@ export const HALF_JOBS = `
   select job.id from job
   where not exists (select 1 from job_complaint where job_id = job.id)
      or not exists (select 1 from timeline where job_id = job.id and what = 'taken-in')
-     or (job.closed_at is null and job.next_action is null)
   union all
   select machine.id from machine where not exists (select 1 from customer where id = machine.customer_id)
   union all

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { claimDeed, draftOf, putDraft, storeDeedAnswer } from './deeds';
 import { migrate, readiness } from './database';
+import { insertMachines } from './exchange';
 import { nextTag } from './machines';
 import { migrationSource } from './migrations';
 import { openTestDatabase } from './testDatabase.fixture';
@@ -129,7 +130,16 @@ test('a draft is one per person and form, with any letters of the world', async 
   expect(await draftOf(db, person, 'other')).toEqual({ content: null, at: null });
 });
 
-test('the next tag follows the highest', async () => expect(await nextTag(db)).toBe('GK-0042'));
+test('the next tag is one that nobody has, also when a file has used the numbers to come', async () => {
+  expect(await nextTag(db)).toBe('GK-0001');
+  const row = { model_id: 1, customer_id: 1, serial: '', made_year: null, purchased_on: null, warranty_until: null };
+  const more = { pets: false, hours_per_week: 1, note: '' };
+  await insertMachines(db, [{ ...row, ...more, tag: 'GK-0002' }]);
+  expect(await nextTag(db)).toBe('GK-0042');
+  // A hand wrote one in past every door of ours.
+  await db('machine').insert({ tag: 'GK-0043', model_id: 1, customer_id: 1 });
+  expect(await nextTag(db)).toBe('GK-0044');
+});
 
 test('calendar dates come back as dates, not as instants of a zone', async () => {
   await db('plan').insert({ machine_id: machine, item: 'x', last_done_on: '2028-02-29', due_on: '2028-03-01' });

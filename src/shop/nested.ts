@@ -4,7 +4,9 @@ import { ValidateNested } from 'class-validator';
 
 type Class = new () => object;
 
-const inner = new Map<unknown, Map<string, () => Class>>();
+/** The framework may load a class once per route, and the validator knows them all: so does this. */
+const held = globalThis as { gritkeeperNested?: Map<unknown, Map<string, () => Class>> };
+const inner = (held.gritkeeperNested ??= new Map());
 
 /**
  * A property that holds another class of ours, or a list of them: it is made from plain data, validated, and known by its

@@ -15,6 +15,7 @@ import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
 import { BenchStripRow, STRIP_COLUMNS } from './BenchStripRow';
 import { benchGroups, type BenchGroup } from './benchGroups';
+import { dayScale } from './dayScale';
 import { MoveMenu } from './MoveMenu';
 import { useBench, type Move } from './useBench';
 
@@ -103,7 +104,7 @@ export function BenchScreen({ view: told, me }: { view: BenchView; me: number })
           <Empty>Nothing here is given to you. Take one: focus its strip, then m.</Empty>
         )}
         {dragged && <People view={view} />}
-        {view.strips.length > 0 && <DayHeads view={view} />}
+        {view.strips.length > 0 && <DayHeads view={view} now={now} />}
         {groups.map((g) => (
           <Place key={g.id} group={g} dragging={dragged !== null}>
             {g.strips.map((s) => {
@@ -243,7 +244,21 @@ function Person({ id, label }: { id: number | null; label: string }) {
   );
 }
 
-function DayHeads({ view }: { view: BenchView }) {
+function DayHeads({ view, now }: { view: BenchView; now: number }) {
+  const days = view.days.map((d) => Date.parse(d.startsAt));
+  const scale = dayScale(days, now);
+  const marks = [
+    ...scale.hours.map(({ at, hour }) => ({ at: scale.x(at), label: String(hour), isHour: true })),
+    ...scale.days.map((i) => ({
+      at: scale.x(days[i]!),
+      label: new Date(`${view.days[i]!.date}T12:00:00Z`).toLocaleDateString('en', {
+        weekday: 'short',
+        day: 'numeric',
+        timeZone: 'UTC',
+      }),
+      isHour: false,
+    })),
+  ];
   return (
     <Box
       aria-hidden
@@ -257,16 +272,21 @@ function DayHeads({ view }: { view: BenchView }) {
     >
       <span />
       <span />
-      <Box sx={{ display: 'flex', fontFamily: fonts.label, color: 'text.secondary', fontSize: '0.9rem' }}>
-        {view.days.slice(0, -1).map((d, i) => (
-          <Box key={d.date} sx={{ flex: 1, pl: 0.5 }}>
-            {i === 0
-              ? 'today'
-              : new Date(`${d.date}T12:00:00Z`).toLocaleDateString('en', {
-                  weekday: 'short',
-                  day: 'numeric',
-                  timeZone: 'UTC',
-                })}
+      <Box sx={{ position: 'relative', fontFamily: fonts.label, color: 'text.secondary', fontSize: '0.9rem' }}>
+        {marks.map((m) => (
+          <Box
+            key={m.label}
+            component="span"
+            sx={{
+              position: 'absolute',
+              bottom: 0,
+              whiteSpace: 'nowrap',
+              transform: m.isHour ? 'translateX(-50%)' : 'none',
+              pl: m.isHour ? 0 : 0.5,
+            }}
+            style={{ left: `${m.at * 100}%` }}
+          >
+            {m.label}
           </Box>
         ))}
       </Box>

@@ -17,7 +17,10 @@ import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
 import { TimeStrip } from './TimeStrip';
 
-export const STRIP_COLUMNS = { xs: '1fr auto', md: '330px minmax(210px, 1fr) minmax(240px, 1.35fr) 132px' };
+export const STRIP_COLUMNS = {
+  xs: '1fr auto',
+  md: 'minmax(330px, 1.15fr) minmax(210px, 1fr) minmax(260px, 1.35fr) 116px',
+};
 
 interface Props {
   strip: BenchStrip;
@@ -70,7 +73,15 @@ export function BenchStripRow({ strip, view, now, digit, onMenu }: Props) {
           component={NextLink}
           href={`/jobs/${strip.job}`}
           data-start={strip.job}
-          sx={{ justifyContent: 'space-between', textAlign: 'left', lineHeight: 1.2, gap: 1, flex: 1, px: 1.25 }}
+          sx={{
+            justifyContent: 'space-between',
+            textAlign: 'left',
+            lineHeight: 1.15,
+            gap: 1,
+            flex: 1,
+            px: 1.25,
+            fontSize: { xs: '1.1rem', md: '1.25rem' },
+          }}
           aria-label={`${strip.next?.text ?? 'Open'}, ${strip.tag}`}
         >
           {digit && (

@@ -6,6 +6,7 @@ import { useId } from 'react';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
 import { instantAt, timeAt } from '../parts/instants';
 import { fonts } from '../theme/palette';
+import { dayScale } from './dayScale';
 
 const WIDTH = 480;
 const HEIGHT = 30;
@@ -14,9 +15,11 @@ const HEIGHT = 30;
 export function TimeStrip({ strip, view, now }: { strip: BenchStrip; view: BenchView; now: number }) {
   const { bench } = useTheme().vars!.palette;
   const hatch = useId();
-  const from = Date.parse(view.days[0]!.startsAt);
-  const to = Date.parse(view.days.at(-1)!.startsAt);
-  const x = (t: number) => Math.max(0, Math.min(WIDTH, ((t - from) / (to - from)) * WIDTH));
+  const scale = dayScale(
+    view.days.map((d) => Date.parse(d.startsAt)),
+    now,
+  );
+  const x = (t: number) => scale.x(t) * WIDTH;
   const promised = view.days.findIndex((d) => d.date === strip.promisedOn);
   const flag =
     promised >= 0 && promised < view.days.length - 1 ? x(Date.parse(view.days[promised + 1]!.startsAt)) - 1.5 : null;
@@ -39,6 +42,9 @@ export function TimeStrip({ strip, view, now }: { strip: BenchStrip; view: Bench
             <line x1="0" y1="0" x2="0" y2="7" stroke={bench.soft} strokeWidth="2.4" />
           </pattern>
         </defs>
+        {scale.hours.map(({ at }) => (
+          <line key={at} x1={x(at)} x2={x(at)} y1="0" y2={HEIGHT} stroke={bench.rule} strokeWidth="0.5" />
+        ))}
         {view.days.map((d) => (
           <line
             key={d.date}

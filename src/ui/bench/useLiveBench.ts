@@ -2,7 +2,7 @@
 
 import { useCallback, useRef, useState } from 'react';
 import type { BenchView } from '@/shop/bench/dto';
-import { useLive } from '../parts/useLive';
+import { useLive } from '../live/useLive';
 
 /** The Bench as the server has it now: looked at again whenever anything changed, without the page around it. */
 export function useLiveBench(initial: BenchView): { view: BenchView; live: boolean; look: () => Promise<void> } {

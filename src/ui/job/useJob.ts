@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { AssessmentView, OddsView } from '@/shop/finding/dto';
 import type { JobChanges, JobFacts } from '@/shop/jobView/dto';
 import { send, type Refusal } from '../parts/post';
-import { useLive } from '../parts/useLive';
+import { useLive } from '../live/useLive';
 
 export interface JobDesk {
   job: JobFacts;
@@ -91,6 +91,8 @@ const AGAIN_MS = 1500;
 /** The odds that belong to the job as it is shown: those that came with the page, then asked for whenever it changed. */
 function useOdds(job: JobFacts, told: OddsView | Promise<OddsView> | null) {
   const [view, setView] = useState<OddsView | null>(told && 'key' in told ? told : null);
+  // What was told before is there at once when an answer is taken back.
+  const before = useRef(new Map<string, OddsView>());
   const [tried, setTried] = useState(0);
   const wanted = told !== null;
   const { id, oddsKey } = job;
@@ -107,11 +109,16 @@ function useOdds(job: JobFacts, told: OddsView | Promise<OddsView> | null) {
     };
   }, [told]);
   const known = view?.key === oddsKey;
+  useEffect(() => {
+    if (view) before.current.set(view.key, view);
+  }, [view]);
   const isOnItsWay = view === null && told instanceof Promise && tried === 0;
   useEffect(() => {
     if (!wanted || known) return;
     const stop = new AbortController();
     const ask = async () => {
+      const again = before.current.get(oddsKey);
+      if (again) return setView(again);
       const response = await fetch(`/api/v1/jobs/${id}/odds`, { signal: stop.signal }).catch(() => null);
       if (stop.signal.aborted) return;
       if (response?.ok) setView((await response.json()) as OddsView);

@@ -15,7 +15,7 @@ import { knowledge } from '@/knowledge';
 import type { MachineCardView } from '@/shop/machines/dto';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
-import { JobPhotographs } from '../job/JobPhotographs';
+import { JobPhotographs } from '../jobScreen/JobPhotographs';
 import { faultLabel } from '../job/labels';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';

@@ -9,7 +9,7 @@ import type { MachineCardView } from '@/shop/machines/dto';
 import { EditSheet } from '../parts/EditSheet';
 import { Reading } from '../parts/Reading';
 import { send } from '../parts/post';
-import { Chooser } from '../takeIn/Chooser';
+import { Chooser } from '../parts/Chooser';
 import Dialog from '@mui/material/Dialog';
 import Typography from '@mui/material/Typography';
 import NextLink from '../theme/NextLink';

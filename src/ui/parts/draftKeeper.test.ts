@@ -99,6 +99,20 @@ describe('what is typed', () => {
 });
 
 describe('two copies', () => {
+  test('what is typed while the kept copy is still being asked for is not thrown away', async () => {
+    const s = stage();
+    s.state.slow = true;
+    const draft = draftKeeper('form');
+    const asked = draft.restore();
+    await jest.advanceTimersByTimeAsync(10);
+    draft.keep({ words: 'typed at once' });
+    s.state.slow = false;
+    s.release();
+    expect(await asked).toEqual({ words: 'typed at once' });
+    await jest.advanceTimersByTimeAsync(1000);
+    expect(s.drafts.get(URL)!.content).toEqual({ words: 'typed at once' });
+  });
+
   test('an older one in this browser does not beat what was typed elsewhere since', async () => {
     const s = stage();
     draftKeeper('form').keep({ words: 'on the bench' });

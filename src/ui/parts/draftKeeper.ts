@@ -87,18 +87,17 @@ export function draftKeeper(form: string): DraftKeeper {
       later();
     },
     async restore() {
-      const local = readLocal();
       const response = await fetch(url, { signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => null);
       const server = response?.ok ? ((await response.json()) as ServerCopy) : null;
-      const kept = newer(local, server);
+      // Read after the wait: what was typed meanwhile is here, and newer than anything.
+      const local = readLocal();
+      const isOurs = local !== null && isNewer(local, server);
       // What the server has not got yet is on its way again.
-      if (local && !local.isSent && kept === local.content) later();
-      if (kept !== local?.content && server) {
-        const copy = { content: server.content, over: server.at, isSent: true, typedAt: server.at ?? '' };
-        if (server.content === null) forgetHere(place());
-        else writeLocal(copy);
-      }
-      return kept;
+      if (isOurs && !local.isSent) later();
+      if (isOurs || !server) return local?.content ?? null;
+      if (server.content === null) forgetHere(place());
+      else writeLocal({ content: server.content, over: server.at, isSent: true, typedAt: server.at ?? '' });
+      return server.content;
     },
     settle,
     async drop() {
@@ -110,14 +109,13 @@ export function draftKeeper(form: string): DraftKeeper {
 }
 
 /**
- * The copy that was typed last. One that the server has is no newer than the server's own; one that it does not have is, if
- * it was typed over what the server has now, and else (typed on two devices at once) if its own clock says so.
+ * Whether the copy in this browser was typed last. One that the server has is no newer than the server's own; one that it does
+ * not have is, if it was typed over what the server has now, and else (typed on two devices at once) if its own clock says so.
  */
-function newer(local: LocalCopy | null, server: ServerCopy | null): unknown {
-  if (!server) return local?.content ?? null;
-  if (!local || local.isSent) return server.content;
-  if (local.over === server.at) return local.content;
-  return server.at !== null && server.at > local.typedAt ? server.content : local.content;
+function isNewer(local: LocalCopy, server: ServerCopy | null): boolean {
+  if (!server) return true;
+  if (local.isSent) return false;
+  return local.over === server.at || server.at === null || server.at <= local.typedAt;
 }
 
 function forgetHere(at: string | null): void {

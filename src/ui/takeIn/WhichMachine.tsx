@@ -12,7 +12,7 @@ import type { SearchRow } from '@/shop/search/dto';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
-import { Chooser } from './Chooser';
+import { Chooser } from '../parts/Chooser';
 import { Chosen } from './Chosen';
 import { TypedField } from './TypedField';
 import type { ModelChoice, TakeInForm } from './useTakeIn';

@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import type { CustomerListView } from '@/shop/customers/dto';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
-import { Chooser } from './Chooser';
+import { Chooser } from '../parts/Chooser';
 import { Chosen } from './Chosen';
 import { TypedField } from './TypedField';
 import { WhichSite } from './WhichSite';

@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation';
 import { jobNumber } from '@/app/jobNumber';
 import { orNotFound } from '@/app/orNotFound';
 import { jobPage } from '@/shop/jobView/jobView';
-import { JobScreen } from '@/ui/job/JobScreen';
+import { JobScreen } from '@/ui/jobScreen/JobScreen';
 import { STAGES, type StageId } from '@/ui/job/stages';
 
 type Params = { params: Promise<{ id: string; stage: string }> };

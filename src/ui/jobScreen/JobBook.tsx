@@ -10,7 +10,7 @@ import { useKeptText } from '../parts/useKeptText';
 import NextLink from '../theme/NextLink';
 import { AmendJob } from './AmendJob';
 import { JobPhotographs } from './JobPhotographs';
-import type { JobDesk } from './useJob';
+import type { JobDesk } from '../job/useJob';
 
 /** What is written into the machine's book at any stage: words said, notes, the hour meter, photographs; and its papers. */
 export function JobBook({ desk }: { desk: JobDesk }) {

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { gaugeById } from '@/core/gauges/catalogue';
 import { instantAt } from '../parts/instants';
 import NextLink from '../theme/NextLink';
-import type { JobDesk } from './useJob';
+import type { JobDesk } from '../job/useJob';
 
 /** What was measured and reckoned in this job; each can be opened again and reckoned anew. */
 export function JobGauges({ desk }: { desk: JobDesk }) {

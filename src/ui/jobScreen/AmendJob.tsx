@@ -2,7 +2,7 @@
 
 import type { JobChanges, JobFacts } from '@/shop/jobView/dto';
 import { EditSheet } from '../parts/EditSheet';
-import type { JobDesk } from './useJob';
+import type { JobDesk } from '../job/useJob';
 
 const values = (job: JobFacts) => ({
   words: job.words,

@@ -7,7 +7,7 @@ import { CautionPlate } from '../parts/CautionPlate';
 import { instantAt } from '../parts/instants';
 import { TermList } from '../parts/TermList';
 import { JobPhotographs } from './JobPhotographs';
-import { cautionOf, complaintLabel } from './labels';
+import { cautionOf, complaintLabel } from '../job/labels';
 
 /** What was written down at the counter. */
 export function TakenIn({ job }: { job: JobFacts }) {

@@ -20,14 +20,15 @@ import { Notice } from '../parts/Notice';
 import { ProveWork } from '../prove/ProveWork';
 import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
-import { faultOf } from './labels';
-import { STAGES, type StageId } from './stages';
+import { faultOf } from '../job/labels';
+import { STAGES, type StageId } from '../job/stages';
+import { FoldedBoard } from './FoldedBoard';
 import { JobBook } from './JobBook';
 import { JobGauges } from './JobGauges';
-import { JobConflict } from './JobConflict';
+import { JobConflict } from '../job/JobConflict';
 import { MachinePast } from './MachinePast';
 import { TakenIn } from './TakenIn';
-import { useJob } from './useJob';
+import { useJob } from '../job/useJob';
 
 /** One job: the stages as a rail, the board at the top, the stage's work below, the machine's past at the side. */
 export function JobScreen({
@@ -91,7 +92,14 @@ export function JobScreen({
           component="nav"
           aria-label="Stages of the job"
           className="no-print"
-          sx={{ ml: { md: 'auto' }, display: 'flex', flexWrap: 'wrap' }}
+          sx={{
+            ml: { md: 'auto' },
+            display: 'flex',
+            // On a phone one row that is pushed along, with the stage that is shown in sight.
+            maxWidth: '100%',
+            overflowX: 'auto',
+            flexShrink: 0,
+          }}
         >
           {STAGES.map((s, i) => (
             <Link
@@ -103,7 +111,8 @@ export function JobScreen({
                 fontFamily: fonts.label,
                 fontWeight: 600,
                 textDecoration: 'none',
-                px: 1.25,
+                whiteSpace: 'nowrap',
+                px: { xs: 1, md: 1.25 },
                 py: 0.75,
                 borderTop: '4px solid',
                 borderColor:
@@ -113,7 +122,10 @@ export function JobScreen({
             >
               {s.label}
               {(job.stage === 'closed' || i < reached) && (
-                <Box component="span" sx={{ color: 'text.secondary', fontWeight: 500 }}>
+                <Box
+                  component="span"
+                  sx={{ color: 'text.secondary', fontWeight: 500, display: { xs: 'none', sm: 'inline' } }}
+                >
                   {' '}
                   done
                 </Box>
@@ -123,14 +135,20 @@ export function JobScreen({
         </Box>
       </Box>
 
-      <LineBoard
-        kind={kind}
-        dropped={job.machine.droppedStations}
-        states={states}
-        splits={splits}
-        onChoose={setChosen}
-        title={`Line board of ${job.machine.tag}`}
-      />
+      <FoldedBoard
+        job={job}
+        odds={odds}
+        open={kind.access.filter((a) => job.open.includes(a.id)).map((a) => a.label.toLowerCase())}
+      >
+        <LineBoard
+          kind={kind}
+          dropped={job.machine.droppedStations}
+          states={states}
+          splits={splits}
+          onChoose={setChosen}
+          title={`Line board of ${job.machine.tag}`}
+        />
+      </FoldedBoard>
 
       <JobConflict desk={desk} />
       {desk.refusal && !desk.conflict && (

@@ -5,7 +5,7 @@ import { arrivalSigns } from '@/knowledge/bench';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { Empty, Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
-import { complaintLabel, faultLabel } from './labels';
+import { complaintLabel, faultLabel } from '../job/labels';
 
 /** What the customer said, how it arrived, and what this machine had before. */
 export function MachinePast({ job }: { job: JobFacts }) {
