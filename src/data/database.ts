@@ -26,6 +26,13 @@ export function database(): Knex {
   return (held.gritkeeperDatabase ??= connect(databaseUrl()));
 }
 
+/**
+ * Keeps the plan of a statement with the connection: for what is asked with every press. A name stands for one text, always.
+ */
+export function prepared(name: string): Readonly<Record<string, string>> {
+  return { name };
+}
+
 type Task = () => Promise<unknown>;
 type Answers<T extends readonly Task[]> = { -readonly [K in keyof T]: Awaited<ReturnType<T[K]>> };
 

@@ -1,4 +1,4 @@
-import type { Db } from './database';
+import { prepared, type Db } from './database';
 import type { AddedStation, MachineRow, ModelRow } from './machines';
 import type { EverWet, Place, ProofRow, Stage, WaitRow, WarrantyChoice } from './jobs';
 
@@ -123,7 +123,7 @@ where job.id = ?`;
 
 /** One job with all that was written to it, in one statement and so of one moment; undefined when it is not there. */
 export async function jobState(db: Db, id: number): Promise<JobState | undefined> {
-  const { rows } = await db.raw(STATE, [id]);
+  const { rows } = await db.raw(STATE, [id]).options(prepared('job-state'));
   return rows[0] as JobState | undefined;
 }
 
@@ -137,16 +137,18 @@ export async function beginJobDeed(
   db: Db,
   { key, personId, deed, jobId }: { key: string; personId: number; deed: string; jobId: number },
 ): Promise<{ fresh: boolean; job?: { version: number; closed: boolean } }> {
-  const { rows } = await db.raw(
-    `with claimed as (
+  const { rows } = await db
+    .raw(
+      `with claimed as (
        insert into done_deed (key, person_id, deed) values (:key, :personId, :subject) on conflict (key) do nothing returning key
      ), held as (
        select version, closed_at is not null as closed from job where id = :jobId for update
      )
      select set_config('gritkeeper.person', :person, true), set_config('gritkeeper.deed', :deed, true),
        exists (select from claimed) as fresh, (select to_json(held) from held) as job`,
-    { key, personId, subject: `${deed}:${jobId}`, jobId, person: String(personId), deed },
-  );
+      { key, personId, subject: `${deed}:${jobId}`, jobId, person: String(personId), deed },
+    )
+    .options(prepared('begin-job-deed'));
   const { fresh, job } = rows[0] as { fresh: boolean; job: { version: number; closed: boolean } | null };
   return { fresh, ...(job ? { job } : {}) };
 }

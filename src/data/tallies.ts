@@ -1,4 +1,4 @@
-import type { Db } from './database';
+import { prepared, type Db } from './database';
 
 export interface Tallies {
   kindJobs: number;
@@ -13,8 +13,9 @@ export interface Tallies {
 
 /** How often each fault was confirmed, for a kind and for one model of it; one statement. */
 export async function talliesFor(db: Db, kind: string, modelId: number | null): Promise<Tallies> {
-  const { rows } = await db.raw(
-    `with own as (
+  const { rows } = await db
+    .raw(
+      `with own as (
        select fault, sum(confirmed)::integer as kind, coalesce(sum(confirmed) filter (where model_id = :model), 0)::integer as model
        from fault_tally where kind = :kind group by fault
      ), lent as (
@@ -30,8 +31,9 @@ export async function talliesFor(db: Db, kind: string, modelId: number | null): 
        coalesce((select sum(weight * (kind ->> 'jobs')::float8) from lent), 0)::float8 as "lentJobs",
        coalesce((select jsonb_object_agg(fault, confirmed) from lent_fault), '{}') as "lentFaults",
        coalesce((select jsonb_object_agg(fault, jsonb_build_object('kind', kind, 'model', model)) from own), '{}') as faults`,
-    { kind, model: modelId ?? -1 },
-  );
+      { kind, model: modelId ?? -1 },
+    )
+    .options(prepared('tallies'));
   return rows[0] as Tallies;
 }
 
