@@ -1,85 +1,5 @@
 import { kindsWith } from './where';
 
-/** What is looked for when a machine is set on the counter. Common practice, no source. */
-export interface ArrivalSign {
-  id: string;
-  label: string;
-  /** Caution that it puts in force. */
-  raises: string;
-  /** Check that is made first because of it, where the kind has it. */
-  firstCheck?: string;
-  note: string;
-}
-
-export const arrivalSigns: ArrivalSign[] = [
-  {
-    id: 'wet',
-    label: 'Wet, mud or rust',
-    raises: 'wet-signs',
-    firstCheck: 'wet-signs',
-    note: 'Stand it where it can drip, filters out.',
-  },
-  {
-    id: 'burnt',
-    label: 'Burnt smell or heat marks',
-    raises: 'burnt-smell',
-    firstCheck: 'sole-plate-look',
-    note: 'Feel for heat before it goes on a shelf.',
-  },
-  {
-    id: 'cord',
-    label: 'Cord damaged',
-    raises: 'damaged-cord',
-    firstCheck: 'cord-look',
-    note: 'Look along its whole length and at both grips.',
-  },
-  {
-    id: 'screws',
-    label: 'Screws missing',
-    raises: 'screws-missing',
-    firstCheck: 'frame-look',
-    note: 'Missing on arrival: owed to the owner, not lost here.',
-  },
-  {
-    id: 'handle',
-    label: 'Handle loose',
-    raises: 'loose-handle',
-    firstCheck: 'handle-seated',
-    note: 'Said so on the job sheet.',
-  },
-  {
-    id: 'battery',
-    label: 'Battery swollen',
-    raises: 'lithium-pack',
-    note: 'Take the pack off outside if that goes without force; never charge it.',
-  },
-  {
-    id: 'mould',
-    label: 'Mould',
-    raises: 'mould-dust',
-    firstCheck: 'filter-look',
-    note: 'Bag it until it is opened outdoors.',
-  },
-];
-
-/** What comes with a machine and must go home with it. Common practice, no source. */
-export const accessoryNames = [
-  'hose',
-  'wand',
-  'floor tool',
-  'crevice tool',
-  'upholstery brush',
-  'power nozzle',
-  'bin',
-  'bag',
-  'charger',
-  'battery',
-  'key',
-] as const;
-
-/** What is seen on a part before anybody here touched it. */
-export const conditionWords = ['cracked', 'scratched', 'missing', 'taped', 'bent', 'worn'] as const;
-
 /** A check of the rebuild, done before Prove. Common practice, no source. */
 export interface RebuildStep {
   id: string;
@@ -257,22 +177,6 @@ export const rebuildSteps: RebuildStep[] = [
     stations: ['housing'],
   },
 ];
-
-/** Waits with nothing for the hands to do. Hours: common practice, no source. */
-export const waitKinds = [
-  { id: 'drying', label: 'Drying', hours: 24, place: 'rack' },
-  { id: 'soaking', label: 'Penetrant soaking', hours: 4, place: 'bench' },
-  { id: 'glue', label: 'Glue or sealant', hours: 24, place: 'rack' },
-  { id: 'part', label: 'Waiting for a part', hours: 72, place: 'parts-shelf' },
-  { id: 'answer', label: 'Waiting for an answer', hours: 48, place: 'door-shelf' },
-] as const;
-
-export const places = [
-  { id: 'bench', label: 'Bench' },
-  { id: 'rack', label: 'Drying rack' },
-  { id: 'parts-shelf', label: 'Parts shelf' },
-  { id: 'door-shelf', label: 'Door shelf' },
-] as const;
 
 /** Lines for the customer's care sheet: always, or after one of these faults. Common practice, no source. */
 export const careLines: { kinds: string[]; afterFaults?: string[]; text: string }[] = [

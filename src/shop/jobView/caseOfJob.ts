@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import type { FinderCase } from '@/core/diagnosis/finderCase';
 import type { JobState } from '@/data/jobState';
 import { kindById } from '@/knowledge';
-import { arrivalSigns } from '@/knowledge/bench';
+import { arrivalSigns } from '@/knowledge/counter';
 import { readFindings } from '../finding/readFindings';
 import { dayInZone } from '../settings/day';
 

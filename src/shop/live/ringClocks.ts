@@ -3,7 +3,7 @@ import { database, type Db } from '@/data/database';
 import { insertTimeline, jobById, nextRingMs, ringWaits } from '@/data/jobs';
 import { deleteStale } from '@/data/deeds';
 import { deleteLoosePhotographs } from '@/data/photographs';
-import { waitKinds } from '@/knowledge/bench';
+import { waitKinds } from '@/knowledge/counter';
 
 const LONGEST_SLEEP_MS = 2000;
 const TIDY_EVERY = 1800;

@@ -1,6 +1,6 @@
 import { workers } from '@/data/people';
 import { shopSettings } from '@/data/shopSettings';
-import { places } from '@/knowledge/bench';
+import { places } from '@/knowledge/counter';
 import { everyone } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { refuseIf } from '../problem';

@@ -1,5 +1,5 @@
 import { insertWait, type Place } from '@/data/jobs';
-import { waitKinds } from '@/knowledge/bench';
+import { waitKinds } from '@/knowledge/counter';
 import { everyone } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseIf } from '../problem';

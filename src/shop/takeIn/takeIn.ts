@@ -27,7 +27,7 @@ import {
 import { attachPhotographs } from '@/data/photographs';
 import { shopSettings } from '@/data/shopSettings';
 import { kindById, knowledge } from '@/knowledge';
-import { arrivalSigns } from '@/knowledge/bench';
+import { arrivalSigns } from '@/knowledge/counter';
 import type { Person } from '../access/person';
 import { everyone } from '../access/roles';
 import { once, shopDeed } from '../deed/deed';

@@ -7,7 +7,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useDraggable } from '@dnd-kit/core';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
-import { waitKinds } from '@/knowledge/bench';
+import { waitKinds } from '@/knowledge/counter';
 import { dayWords } from '../parts/dayWords';
 import { momentWords } from '../parts/instants';
 import { Key } from '../parts/Key';

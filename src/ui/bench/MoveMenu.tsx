@@ -4,7 +4,7 @@ import Divider from '@mui/material/Divider';
 import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { places } from '@/knowledge/bench';
+import { places } from '@/knowledge/counter';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
 import type { Move } from './useBench';
 

@@ -1,4 +1,4 @@
-import { places } from '@/knowledge/bench';
+import { places } from '@/knowledge/counter';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
 
 /** A place of the shop with the machines that lie there. */

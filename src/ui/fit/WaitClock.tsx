@@ -6,7 +6,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { waitKinds } from '@/knowledge/bench';
+import { waitKinds } from '@/knowledge/counter';
 import { cautionOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { arrivalSigns } from '@/knowledge/bench';
+import { arrivalSigns } from '@/knowledge/counter';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { Empty, Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';

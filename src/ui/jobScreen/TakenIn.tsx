@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { knowledge } from '@/knowledge';
-import { arrivalSigns } from '@/knowledge/bench';
+import { arrivalSigns } from '@/knowledge/counter';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { CautionPlate } from '../parts/CautionPlate';
 import { instantAt } from '../parts/instants';

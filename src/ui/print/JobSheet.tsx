@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { arrivalSigns } from '@/knowledge/bench';
+import { arrivalSigns } from '@/knowledge/counter';
 import type { JobSheetView } from '@/shop/jobSheet/dto';
 import { cautionOf, complaintLabel, faultLabel } from '../job/labels';
 import { instantAt } from '../parts/instants';

@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Kind } from '@/core/diagnosis/knowledge';
-import { conditionWords } from '@/knowledge/bench';
+import { conditionWords } from '@/knowledge/counter';
 import type { TakeInForm } from './useTakeIn';
 
 interface Props {

@@ -6,7 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { accessoryNames, arrivalSigns } from '@/knowledge/bench';
+import { accessoryNames, arrivalSigns } from '@/knowledge/counter';
 import { cautionOf } from '../job/labels';
 import { CautionPlate } from '../parts/CautionPlate';
 import { PhotographPicker } from '../parts/PhotographPicker';

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { waitKinds } from '@/knowledge/bench';
+import { waitKinds } from '@/knowledge/counter';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
 import { benchGroups } from '../bench/benchGroups';
 import { useLiveBench } from '../bench/useLiveBench';
