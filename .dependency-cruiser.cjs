@@ -3,7 +3,7 @@ const only = (name, from, to, comment) => ({
   name,
   comment,
   severity: 'error',
-  from: { path: `^src/${from}/`, pathNot: '\\.test\\.tsx?$' },
+  from: { path: `^src/${from}/`, pathNot: '\\.(test|fixture)\\.tsx?$' },
   to: { path: '^src/', pathNot: to },
 });
 module.exports = {

@@ -2,7 +2,7 @@
 const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src'],
-  setupFiles: ['reflect-metadata'],
+  setupFiles: ['reflect-metadata', '<rootDir>/scripts/jestBrowser.cjs'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {
     '^.+\\.(t|j|mj)sx?$': [
@@ -23,7 +23,7 @@ const config = {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!tinyqueue|stemmer)'],
+  transformIgnorePatterns: ['/node_modules/(?!tinyqueue|stemmer|@tanstack|react-hotkeys-hook)'],
   testTimeout: 30000,
 };
 

@@ -46,23 +46,48 @@ const COLUMNS = [
 
 export type CustomerListRow = CustomerRow & { machines: number };
 
-/** Customers that answer to the words, best first; all by name when there are none. Paged. */
+/** Columns by which customers can be ordered. */
+export const CUSTOMER_ORDERS = { name: 'name', phone: 'phone', address: 'address' } as const;
+export type CustomerOrder = keyof typeof CUSTOMER_ORDERS;
+
+const MOST_ORDERED = 1000;
+
+/** Customers that answer to the words, best first; all by name when there are none; or in an order of one's own. Paged. */
 export async function searchCustomers(
   db: Db,
   words: string,
   limit: number,
   offset = 0,
-  how: Forgiving = { forgiving: true },
+  how: Forgiving & { order?: { by: CustomerOrder; desc: boolean } | null } = { forgiving: true },
 ): Promise<CustomerListRow[]> {
+  const { order } = how;
+  const isAsked = words.trim() !== '';
   const query = db('customer')
     .select(...COLUMNS)
     .select({
       machines: db('machine').count().whereRaw('machine.customer_id = customer.id').whereNull('machine.merged_into'),
     });
-  if (words.trim() === '')
-    return query.whereNull('merged_into').orderBy('name').orderBy('id').limit(limit).offset(offset);
-  const ids = await rankedCustomers(db, words, limit, offset, how);
-  return query.whereIn('id', ids).orderByRaw('array_position(?::bigint[], id)', [ids]);
+  if (isAsked && order) query.whereIn('id', await rankedCustomers(db, words, MOST_ORDERED, 0, how));
+  if (isAsked && !order) {
+    const ids = await rankedCustomers(db, words, limit, offset, how);
+    return query.whereIn('id', ids).orderByRaw('array_position(?::bigint[], id)', [ids]);
+  }
+  return query
+    .whereNull('merged_into')
+    .orderBy(CUSTOMER_ORDERS[order?.by ?? 'name'], order?.desc ? 'desc' : 'asc')
+    .orderBy('id')
+    .limit(limit)
+    .offset(offset);
+}
+
+/** How many customers answer to the words, counted up to a limit; all when there are none. */
+export async function countCustomers(db: Db, words: string, most: number): Promise<number> {
+  if (words.trim() !== '') return (await rankedCustomers(db, words, most, 0, { forgiving: false })).length;
+  const { rows } = await db.raw(
+    'select count(*)::integer as count from (select from customer where merged_into is null limit ?) c',
+    [most],
+  );
+  return rows[0].count;
 }
 
 export async function insertCustomer(

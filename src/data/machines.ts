@@ -201,18 +201,49 @@ function listQuery(db: Db) {
     );
 }
 
-/** Machines that answer to the words, best first; the newest when there are none. Paged. */
+/** Columns by which machines can be ordered. */
+export const MACHINE_ORDERS = {
+  tag: ['machine.tag'],
+  machine: ['model.maker', 'model.name'],
+  owner: ['customer.name'],
+  serial: ['machine.serial'],
+  due: ['machine.next_due_on'],
+} as const;
+export type MachineOrder = keyof typeof MACHINE_ORDERS;
+
+/** Of those that answer to words, so many are put in order: who looks for more knows a better word. */
+const MOST_ORDERED = 1000;
+
+/** Machines that answer to the words, best first; the newest when there are none; or in an order of one's own. Paged. */
 export async function searchMachines(
   db: Db,
   words: string,
   limit: number,
   offset: number,
-  how: Forgiving = { forgiving: true },
+  how: Forgiving & { order?: { by: MachineOrder; desc: boolean } | null } = { forgiving: true },
 ): Promise<MachineListRow[]> {
-  if (words.trim() === '')
-    return listQuery(db).whereNull('machine.merged_into').orderBy('machine.id', 'desc').limit(limit).offset(offset);
-  const ids = await rankedMachines(db, words, limit, offset, how);
-  return listQuery(db).whereIn('machine.id', ids).orderByRaw('array_position(?::bigint[], machine.id)', [ids]);
+  const { order } = how;
+  const isAsked = words.trim() !== '';
+  const query = listQuery(db);
+  if (isAsked && order) query.whereIn('machine.id', await rankedMachines(db, words, MOST_ORDERED, 0, how));
+  if (isAsked && !order) {
+    const ids = await rankedMachines(db, words, limit, offset, how);
+    return query.whereIn('machine.id', ids).orderByRaw('array_position(?::bigint[], machine.id)', [ids]);
+  }
+  query.whereNull('machine.merged_into').limit(limit).offset(offset);
+  for (const column of order ? MACHINE_ORDERS[order.by] : [])
+    query.orderByRaw(`?? ${order!.desc ? 'desc' : 'asc'} nulls last`, [column]);
+  return query.orderBy('machine.id', 'desc');
+}
+
+/** How many machines answer to the words, counted up to a limit; all when there are none. */
+export async function countMachines(db: Db, words: string, most: number): Promise<number> {
+  if (words.trim() !== '') return (await rankedMachines(db, words, most, 0, { forgiving: false })).length;
+  const { rows } = await db.raw(
+    'select count(*)::integer as count from (select from machine where merged_into is null limit ?) m',
+    [most],
+  );
+  return rows[0].count;
 }
 
 export async function machinesOfCustomer(db: Db, customerId: number, limit: number): Promise<MachineListRow[]> {

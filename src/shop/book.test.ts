@@ -208,7 +208,7 @@ describe('a customer’s card', () => {
       contacts: [{ task: 'keys' }],
     });
     for (const words of ['ferry ramp', 'quill', '5554747', 'gull steps', 'hern yard'])
-      expect((await findCustomers(words)).rows.map((r) => r.id)).toContain(id);
+      expect((await findCustomers({ words: words })).rows.map((r) => r.id)).toContain(id);
     const site = card.sites[0]!;
     const changed = await putSite(owner, id, {
       key: key(),
@@ -234,7 +234,7 @@ describe('a customer’s card', () => {
     const after = await mergeCustomers(owner, id, { key: key(), version: 1, other: from });
     expect(after.machines.map((m) => m.tag)).toEqual([tag]);
     expect((await customerCard(from)).mergedInto).toBe(id);
-    expect((await findCustomers('Ada Twice')).rows.map((r) => r.id)).toEqual([id]);
+    expect((await findCustomers({ words: 'Ada Twice' })).rows.map((r) => r.id)).toEqual([id]);
     await expect(mergeCustomers(owner, id, { key: key(), version: after.version, other: from })).rejects.toMatchObject({
       status: 400,
     });

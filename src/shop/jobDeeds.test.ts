@@ -311,8 +311,8 @@ describe('search', () => {
       await openJob(person, models[K2]!, ['bad-smell'], { words: 'smells like a wet spaniel' }),
     );
     for (const words of [job.machine.tag.toLowerCase(), 'spaniel wet', `marsk ${job.machine.tag}`])
-      expect((await findMachines(words)).rows.map((r) => r.tag)).toContain(job.machine.tag);
-    expect((await findMachines('%')).rows).toEqual([]);
-    expect((await findMachines(job.machine.tag)).rows[0]!.tag).toBe(job.machine.tag);
+      expect((await findMachines({ words: words })).rows.map((r) => r.tag)).toContain(job.machine.tag);
+    expect((await findMachines({ words: '%' })).rows).toEqual([]);
+    expect((await findMachines({ words: job.machine.tag })).rows[0]!.tag).toBe(job.machine.tag);
   });
 });

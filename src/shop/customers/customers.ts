@@ -1,5 +1,6 @@
 import {
   contactsOf,
+  countCustomers,
   customerById,
   insertCustomer,
   lockCustomer,
@@ -10,12 +11,15 @@ import {
   sitesOf,
   updateCustomer,
   refreshCustomerSearch,
+  type CustomerOrder,
 } from '@/data/customers';
 import { database, type Db } from '@/data/database';
 import { machinesOfCustomer } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
 import { counter } from '../access/roles';
 import { deedOn, once, onVersion, shopDeed } from '../deed/deed';
+import type { ListQuery, Page } from '../lists/dto';
+import { pageOf } from '../lists/pageOf';
 import { notFound, refuseIf } from '../problem';
 import { dayInZone } from '../settings/day';
 import {
@@ -28,22 +32,23 @@ import {
   type CustomerListView,
 } from './dto';
 
-const PAGE = 50;
-
-/** Customers by name, phone, contact, site or address; one page, and whether there is another. */
-export async function findCustomers(words: string, page = 0): Promise<{ rows: CustomerListView[]; more: boolean }> {
-  const rows = await searchCustomers(database(), words, PAGE + 1, page * PAGE);
-  return {
-    rows: rows.slice(0, PAGE).map((c) => ({
+/** Customers by name, phone, contact, site or address; one page. */
+export async function findCustomers(asked: Partial<ListQuery<CustomerOrder>> = {}): Promise<Page<CustomerListView>> {
+  const db = database();
+  const { words = '', page = 0, sort = null } = asked;
+  return pageOf(
+    { page },
+    (limit, offset) => searchCustomers(db, words, limit, offset, { forgiving: true, order: sort }),
+    (most) => countCustomers(db, words, most),
+    (c) => ({
       id: c.id,
       name: c.name,
       kind: c.kind,
       phone: c.phone,
       address: c.address,
       machines: Number(c.machines),
-    })),
-    more: rows.length > PAGE,
-  };
+    }),
+  );
 }
 
 /** @throws ProblemError 404 */

@@ -29,6 +29,9 @@ class CustomerFields {
   standing!: string;
 }
 
+/** Columns by which customers are sorted. */
+export const CUSTOMER_COLUMNS = ['name', 'phone', 'address'] as const;
+
 export class AddCustomerDto extends CustomerFields {
   @IsUUID(undefined, KEY)
   key!: string;

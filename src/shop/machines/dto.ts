@@ -1,5 +1,8 @@
 import type { PhotographView } from '../photographs/dto';
 
+/** Columns by which machines are sorted. */
+export const MACHINE_COLUMNS = ['tag', 'machine', 'owner', 'serial', 'due'] as const;
+
 export interface MachineListView {
   id: number;
   tag: string;

@@ -2,6 +2,7 @@ import { customerById, sitesOf } from '@/data/customers';
 import { database, together, type Db } from '@/data/database';
 import {
   alikeMachines,
+  countMachines,
   jobsOf,
   machineByTag,
   machineById,
@@ -16,18 +17,20 @@ import {
   tagNow,
   timelineOf,
   type MachineListRow,
+  type MachineOrder,
   type TimelineRow,
 } from '@/data/machines';
 import { openJobOf } from '@/data/jobs';
 import { photographsOfMachine } from '@/data/photographs';
 import { shopSettings } from '@/data/shopSettings';
 import { planItems } from '@/knowledge/plans';
+import type { ListQuery, Page } from '../lists/dto';
+import { pageOf } from '../lists/pageOf';
 import { photographView } from '../photographs/photographView';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import type { MachineCardView, MachineListView, TimelineView } from './dto';
 
-const PAGE = 50;
 const DAY = 86_400_000;
 
 export function listView(r: MachineListRow): MachineListView {
@@ -50,13 +53,16 @@ export function listView(r: MachineListRow): MachineListView {
   };
 }
 
-/** Machines by tag, serial, owner, model or words; one page, and whether there is another. */
-export async function findMachines(words: string, page = 0): Promise<{ rows: MachineListView[]; more: boolean }> {
-  const rows = await searchMachines(database(), words, PAGE + 1, page * PAGE);
-  return {
-    rows: rows.slice(0, PAGE).map(listView),
-    more: rows.length > PAGE,
-  };
+/** Machines by tag, serial, owner, model or words; one page. */
+export async function findMachines(asked: Partial<ListQuery<MachineOrder>> = {}): Promise<Page<MachineListView>> {
+  const db = database();
+  const { words = '', page = 0, sort = null } = asked;
+  return pageOf(
+    { page },
+    (limit, offset) => searchMachines(db, words, limit, offset, { forgiving: true, order: sort }),
+    (most) => countMachines(db, words, most),
+    listView,
+  );
 }
 
 export async function listModels() {

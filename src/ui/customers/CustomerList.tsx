@@ -1,34 +1,54 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { CustomerListView } from '@/shop/customers/dto';
+import { writeListQuery, type ListQuery, type Page } from '@/shop/lists/dto';
 import { EditSheet } from '../parts/EditSheet';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { SearchList } from '../parts/SearchList';
+import { ListTable, type ListColumn } from '../table/ListTable';
 import NextLink from '../theme/NextLink';
 import { customerFields, newCustomer } from './customerFields';
 
 interface Props {
-  rows: CustomerListView[];
-  more: boolean;
-  words: string;
-  page: number;
+  found: Page<CustomerListView>;
+  asked: ListQuery;
   mayAdd: boolean;
 }
 
+const COLUMNS: ListColumn<CustomerListView>[] = [
+  {
+    id: 'name',
+    label: 'Name',
+    sorts: true,
+    text: (c) => c.name,
+    cell: (c) => (
+      <>
+        <Link component={NextLink} href={`/customers/${c.id}`}>
+          {c.name}
+        </Link>
+        {c.kind === 'business' && ', business'}
+      </>
+    ),
+  },
+  { id: 'phone', label: 'Phone', sorts: true, text: (c) => c.phone, cell: (c) => <Reading>{c.phone}</Reading> },
+  { id: 'address', label: 'Address', sorts: true, text: (c) => c.address, cell: (c) => c.address },
+  {
+    id: 'machines',
+    label: 'Machines',
+    text: (c) => String(c.machines),
+    cell: (c) => <Reading>{c.machines}</Reading>,
+  },
+];
+
 /** Customers by name, phone, contact, site or address. */
-export function CustomerList({ rows, more, words, page, mayAdd }: Props) {
+export function CustomerList({ found, asked, mayAdd }: Props) {
   const router = useRouter();
+  const { words } = asked;
   const [adding, setAdding] = useState(false);
   return (
     <SearchList
@@ -36,10 +56,9 @@ export function CustomerList({ rows, more, words, page, mayAdd }: Props) {
       path="/customers"
       placeholder="Name, phone, contact, site or address"
       label="Search customers"
-      words={words}
-      page={page}
-      count={rows.length}
-      more={more}
+      asked={asked}
+      found={found}
+      noun={['customer', 'customers']}
       actions={
         mayAdd && (
           <Button size="small" variant="contained" onClick={() => setAdding(true)} sx={{ ml: { md: 'auto' } }}>
@@ -48,41 +67,20 @@ export function CustomerList({ rows, more, words, page, mayAdd }: Props) {
         )
       }
     >
-      {rows.length === 0 ? (
+      {found.rows.length === 0 ? (
         <Empty>
           {words ? `Nobody answers to “${words}”. Try the beginning of the name, or the phone.` : 'No customer yet.'}
         </Empty>
       ) : (
-        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Customers found">
-          <Table size="small">
-            <TableHead>
-              <TableRow>
-                {['Name', 'Phone', 'Address', 'Machines'].map((h) => (
-                  <TableCell key={h}>{h}</TableCell>
-                ))}
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {rows.map((c) => (
-                <TableRow key={c.id} hover>
-                  <TableCell>
-                    <Link component={NextLink} href={`/customers/${c.id}`}>
-                      {c.name}
-                    </Link>
-                    {c.kind === 'business' && ', business'}
-                  </TableCell>
-                  <TableCell>
-                    <Reading>{c.phone}</Reading>
-                  </TableCell>
-                  <TableCell>{c.address}</TableCell>
-                  <TableCell>
-                    <Reading>{c.machines}</Reading>
-                  </TableCell>
-                </TableRow>
-              ))}
-            </TableBody>
-          </Table>
-        </Box>
+        <ListTable
+          name="customers"
+          label="Customers found"
+          columns={COLUMNS}
+          rows={found.rows}
+          keyOf={(c) => c.id}
+          sort={asked.sort}
+          onSort={(sort) => router.replace(`/customers?${writeListQuery({ words, page: 0, sort })}`)}
+        />
       )}
       {adding && (
         <EditSheet<{ id: number }>

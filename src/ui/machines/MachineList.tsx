@@ -2,41 +2,38 @@
 
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
 import type { CustomerListView } from '@/shop/customers/dto';
+import { writeListQuery, type ListQuery, type Page } from '@/shop/lists/dto';
 import type { MachineListView } from '@/shop/machines/dto';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { SearchList } from '../parts/SearchList';
+import { ListTable, type ListColumn } from '../table/ListTable';
 import NextLink from '../theme/NextLink';
 
 interface Props {
-  rows: MachineListView[];
-  more: boolean;
-  words: string;
-  page: number;
+  found: Page<MachineListView>;
+  asked: ListQuery;
   today: string;
   /** Customers that answer to the same words. */
   customers: CustomerListView[];
 }
 
 /** All machines, by tag, serial, owner, model or words. */
-export function MachineList({ rows, more, words, page, today, customers }: Props) {
+export function MachineList({ found, asked, today, customers }: Props) {
+  const router = useRouter();
+  const { words } = asked;
   return (
     <SearchList
       title="Machines"
       path="/machines"
       placeholder="Tag, serial, owner, model or the customer’s words"
       label="Search machines"
-      words={words}
-      page={page}
-      count={rows.length}
-      more={more}
+      asked={asked}
+      found={found}
+      noun={['machine', 'machines']}
     >
       {customers.length > 0 && (
         <Typography variant="body2" component="section" aria-label="Customers found">
@@ -52,63 +49,93 @@ export function MachineList({ rows, more, words, page, today, customers }: Props
           ))}
         </Typography>
       )}
-      {rows.length === 0 ? (
+      {found.rows.length === 0 ? (
         <Empty>
           {words
             ? `No machine answers to “${words}”. Try fewer words, or the tag.`
             : 'No machine yet. Take the first one in.'}
         </Empty>
       ) : (
-        <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Machines found">
-          <Table size="small">
-            <TableHead>
-              <TableRow>
-                {['Tag', 'Machine', 'Owner', 'Serial', 'Last here', 'Next due', 'Now'].map((h) => (
-                  <TableCell key={h}>{h}</TableCell>
-                ))}
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {rows.map((m) => (
-                <TableRow key={m.id} hover>
-                  <TableCell>
-                    <Link component={NextLink} href={`/machines/${m.tag}`}>
-                      <Reading strong>{m.tag}</Reading>
-                    </Link>
-                  </TableCell>
-                  <TableCell>
-                    {m.maker} {m.model}
-                    {m.madeYear && <span> ({m.madeYear})</span>}
-                  </TableCell>
-                  <TableCell>{m.owner}</TableCell>
-                  <TableCell>
-                    <Reading>{m.serial}</Reading>
-                  </TableCell>
-                  <TableCell>
-                    <Reading>{m.lastJobAt?.slice(0, 10) ?? ''}</Reading>
-                  </TableCell>
-                  <TableCell
-                    sx={{
-                      color: m.nextDueOn && m.nextDueOn < today ? 'bench.brass' : undefined,
-                      fontWeight: m.nextDueOn && m.nextDueOn < today ? 700 : 400,
-                    }}
-                  >
-                    <Reading>{m.nextDueOn ?? ''}</Reading>
-                    {m.nextDueOn && m.nextDueOn < today && ' past'}
-                  </TableCell>
-                  <TableCell>
-                    {m.openJob && (
-                      <Link component={NextLink} href={`/jobs/${m.openJob}`}>
-                        here, job {m.openJob}
-                      </Link>
-                    )}
-                  </TableCell>
-                </TableRow>
-              ))}
-            </TableBody>
-          </Table>
-        </Box>
+        <ListTable
+          name="machines"
+          label="Machines found"
+          columns={columns(today)}
+          rows={found.rows}
+          keyOf={(m) => m.id}
+          sort={asked.sort}
+          onSort={(sort) => router.replace(`/machines?${writeListQuery({ words, page: 0, sort })}`)}
+        />
       )}
     </SearchList>
   );
+}
+
+function columns(today: string): ListColumn<MachineListView>[] {
+  const isPast = (m: MachineListView) => m.nextDueOn !== null && m.nextDueOn < today;
+  const day = (instant: string | null) => instant?.slice(0, 10) ?? '';
+  return [
+    {
+      id: 'tag',
+      label: 'Tag',
+      sorts: true,
+      text: (m) => m.tag,
+      cell: (m) => (
+        <Link component={NextLink} href={`/machines/${m.tag}`}>
+          <Reading strong>{m.tag}</Reading>
+        </Link>
+      ),
+    },
+    {
+      id: 'machine',
+      label: 'Machine',
+      sorts: true,
+      text: (m) => `${m.maker} ${m.model}`,
+      cell: (m) => (
+        <>
+          {m.maker} {m.model}
+          {m.madeYear && <span> ({m.madeYear})</span>}
+        </>
+      ),
+    },
+    { id: 'owner', label: 'Owner', sorts: true, text: (m) => m.owner, cell: (m) => m.owner },
+    { id: 'phone', label: 'Phone', isExtra: true, text: (m) => m.phone, cell: (m) => <Reading>{m.phone}</Reading> },
+    { id: 'serial', label: 'Serial', sorts: true, text: (m) => m.serial, cell: (m) => <Reading>{m.serial}</Reading> },
+    {
+      id: 'last',
+      label: 'Last here',
+      text: (m) => day(m.lastJobAt),
+      cell: (m) => <Reading>{day(m.lastJobAt)}</Reading>,
+    },
+    {
+      id: 'due',
+      label: 'Next due',
+      sorts: true,
+      text: (m) => m.nextDueOn ?? '',
+      cell: (m) => (
+        <Box component="span" sx={{ color: isPast(m) ? 'bench.brass' : undefined, fontWeight: isPast(m) ? 700 : 400 }}>
+          <Reading>{m.nextDueOn ?? ''}</Reading>
+          {isPast(m) && ' past'}
+        </Box>
+      ),
+    },
+    {
+      id: 'warranty',
+      label: 'Warranty until',
+      isExtra: true,
+      text: (m) => m.warrantyUntil ?? '',
+      cell: (m) => <Reading>{m.warrantyUntil ?? ''}</Reading>,
+    },
+    {
+      id: 'now',
+      label: 'Now',
+      text: (m) => (m.openJob ? `here, job ${m.openJob}` : ''),
+      cell: (m) =>
+        m.openJob && (
+          <Link component={NextLink} href={`/jobs/${m.openJob}`}>
+            here, job {m.openJob}
+          </Link>
+        ),
+    },
+    { id: 'note', label: 'Note', isExtra: true, text: (m) => m.note, cell: (m) => m.note },
+  ];
 }

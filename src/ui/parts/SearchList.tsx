@@ -6,9 +6,8 @@ import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition, type ReactNode } from 'react';
+import { PAGE_ROWS, writeListQuery, type ListQuery, type Page } from '@/shop/lists/dto';
 import NextLink from '../theme/NextLink';
-
-const PAGE = 50;
 
 interface Props {
   title: string;
@@ -16,38 +15,38 @@ interface Props {
   path: string;
   placeholder: string;
   label: string;
-  words: string;
-  page: number;
-  /** Rows on this page, and whether there is another page. */
-  count: number;
-  more: boolean;
+  asked: ListQuery;
+  found: Page<unknown>;
+  /** What one of them is called, and several. */
+  noun: [string, string];
   /** Further keys beside the search. */
   actions?: ReactNode;
   children: ReactNode;
 }
 
 /** A list that is searched as one types and paged, with its address always telling what is shown. */
-export function SearchList({ title, path, placeholder, label, words, page, count, more, actions, children }: Props) {
+export function SearchList({ title, path, placeholder, label, asked, found, noun, actions, children }: Props) {
   const router = useRouter();
+  const { words, page, sort } = asked;
   const [typed, setTyped] = useState(words);
   const [shown, setShown] = useState(words);
-  const [asked, setAsked] = useState(words);
+  const [sent, setSent] = useState(words);
   const [waiting, start] = useTransition();
   if (words !== shown) {
     setShown(words);
     // Another box asked, such as the one at the head of every screen: this one follows it.
-    if (words !== asked) setTyped(words);
+    if (words !== sent) setTyped(words);
   }
   useEffect(() => {
     if (typed === words) return;
     const timer = setTimeout(() => {
-      setAsked(typed);
-      start(() => router.replace(`${path}?q=${encodeURIComponent(typed)}`));
+      setSent(typed);
+      start(() => router.replace(`${path}?${writeListQuery({ words: typed, page: 0, sort })}`));
     }, 200);
     return () => clearTimeout(timer);
-  }, [typed, words, path, router]);
-  const at = (p: number) => `${path}?q=${encodeURIComponent(words)}&page=${p}`;
-  const told = count === 0 ? '' : `${page * PAGE + 1} to ${page * PAGE + count}${more ? ' of more' : ''}`;
+  }, [typed, words, path, router, sort]);
+  const at = (p: number) => `${path}?${writeListQuery({ ...asked, page: p })}`;
+  const told = countWords(found, page, noun);
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -82,7 +81,7 @@ export function SearchList({ title, path, placeholder, label, words, page, count
             Earlier page
           </Button>
         )}
-        {more && (
+        {found.more && (
           <Button component={NextLink} href={at(page + 1)} size="small">
             Next page
           </Button>
@@ -90,4 +89,12 @@ export function SearchList({ title, path, placeholder, label, words, page, count
       </Box>
     </Box>
   );
+}
+
+/** How many there are, and which of them are on this page when it is not all. */
+function countWords({ rows, total, atLeast, more }: Page<unknown>, page: number, [one, several]: [string, string]) {
+  if (rows.length === 0) return '';
+  const all = `${atLeast ? 'more than ' : ''}${total.toLocaleString('en')} ${total === 1 ? one : several}`;
+  if (page === 0 && !more) return all;
+  return `${all}, ${page * PAGE_ROWS + 1} to ${page * PAGE_ROWS + rows.length} here`;
 }

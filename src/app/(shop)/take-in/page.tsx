@@ -11,6 +11,7 @@ const USUAL_DAYS = 3;
 export default async function TakeInPage({ searchParams }: { searchParams: Promise<{ tag?: string | string[] }> }) {
   const { tag } = await searchParams;
   const [models, today] = await Promise.all([listModels(), shopToday()]);
-  const known = typeof tag === 'string' ? (await findMachines(tag)).rows.find((m) => m.tag === tag) : undefined;
+  const known =
+    typeof tag === 'string' ? (await findMachines({ words: tag })).rows.find((m) => m.tag === tag) : undefined;
   return <TakeInScreen models={models} today={today} promisedOn={addDays(today, USUAL_DAYS)} machine={known ?? null} />;
 }

@@ -1,8 +1,9 @@
 import { answer } from '@/app/answer';
+import { MACHINE_COLUMNS } from '@/shop/machines/dto';
+import { readListQuery } from '@/shop/lists/dto';
 import { findMachines } from '@/shop/machines/machines';
 
 export const GET = answer(async (request) => {
-  const { searchParams } = new URL(request.url);
-  const page = Math.max(0, Math.min(10_000, Number.parseInt(searchParams.get('page') ?? '0', 10) || 0));
-  return Response.json(await findMachines((searchParams.get('q') ?? '').slice(0, 200), page));
+  const query = Object.fromEntries(new URL(request.url).searchParams);
+  return Response.json(await findMachines(readListQuery(query, MACHINE_COLUMNS)));
 });

@@ -1,0 +1,78 @@
+/** @jest-environment jsdom */
+import { act, fireEvent, screen } from '@testing-library/react';
+import { jobInFind } from '../job/job.fixture';
+import { furnishBrowser, stand } from '../testBench.fixture';
+import { CheckCard } from './CheckCard';
+
+beforeEach(() => furnishBrowser());
+
+function card(checkId: string, { facts, odds } = jobInFind(), more: { busy?: boolean } = {}) {
+  const onRecord = jest.fn();
+  const onLeave = jest.fn();
+  stand(
+    <CheckCard
+      job={facts}
+      checkId={checkId}
+      next={odds.assessment.next.find((n) => n.check === checkId) ?? null}
+      proposed
+      busy={more.busy ?? false}
+      onRecord={onRecord}
+      onLeave={onLeave}
+    />,
+  );
+  return { onRecord, onLeave };
+}
+
+test('every outcome has a button and a key, and the key answers with it', async () => {
+  const { onRecord } = card('finger-turn');
+  expect(screen.getByRole('heading', { name: 'Turn the roll by hand' })).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: /turns but grates/ }));
+  expect(onRecord).toHaveBeenLastCalledWith([{ check: 'finger-turn', outcome: 'grates' }], false);
+  fireEvent.keyDown(document, { key: '2', code: 'Digit2' });
+  expect(onRecord).toHaveBeenLastCalledWith([{ check: 'finger-turn', outcome: 'free-no-drag' }], false);
+  await act(async () => {});
+});
+
+test('while a press is on its way no key answers', async () => {
+  const { onRecord } = card('finger-turn', jobInFind(), { busy: true });
+  fireEvent.keyDown(document, { key: '1', code: 'Digit1' });
+  fireEvent.click(screen.getByRole('button', { name: /stuck/ }));
+  expect(onRecord).not.toHaveBeenCalled();
+  await act(async () => {});
+});
+
+test('under a hold nothing that needs power can be answered, and the plate says why', async () => {
+  const wet = jobInFind([{ check_id: 'finger-turn', outcome: 'normal-drag' }], { signs: ['wet'] });
+  const { onRecord } = card('run-seconds', wet);
+  expect(screen.getByText(/Held back: Has been wet/)).toBeTruthy();
+  fireEvent.keyDown(document, { key: '1', code: 'Digit1' });
+  for (const button of screen.getAllByRole('button')) fireEvent.click(button);
+  expect(onRecord).not.toHaveBeenCalled();
+  await act(async () => {});
+});
+
+test('the roll is to be turned before it is run, until it was, and was free', async () => {
+  const { unmount } = stand(<div />);
+  unmount();
+  card('run-seconds', jobInFind([{ check_id: 'finger-turn', outcome: 'stuck' }]));
+  expect(screen.getByText(/Held back: Turn the roll first/)).toBeTruthy();
+  await act(async () => {});
+});
+
+test('a reading is kept in the base unit; what cannot be is told at the field and nothing is sent', async () => {
+  const { onRecord } = card('head-socket-volts', jobInFind([{ check_id: 'finger-turn', outcome: 'normal-drag' }]));
+  const field = screen.getAllByRole('textbox')[0]!;
+  const keep = screen.getAllByRole('button', { name: 'Keep' })[0]!;
+  fireEvent.change(field, { target: { value: 'about so much' } });
+  fireEvent.click(keep);
+  expect(onRecord).not.toHaveBeenCalled();
+  expect(screen.getByText(/Type a number/)).toBeTruthy();
+  fireEvent.change(field, { target: { value: '0.117 kV' } });
+  expect(screen.getByText(/Read as 117 V/)).toBeTruthy();
+  fireEvent.click(keep);
+  expect(onRecord).toHaveBeenCalledWith(
+    [expect.objectContaining({ check: 'head-socket-volts', value: 117, unit: 'V' })],
+    true,
+  );
+  await act(async () => {});
+});

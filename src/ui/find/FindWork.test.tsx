@@ -1,0 +1,102 @@
+/** @jest-environment jsdom */
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { proposedStep } from '@/core/diagnosis/finderCase';
+import { checksOf } from '@/core/diagnosis/knowledge';
+import { knowledge } from '@/knowledge';
+import { jobInFind } from '../job/job.fixture';
+import { useJob } from '../job/useJob';
+import { furnishBrowser, stand } from '../testBench.fixture';
+import { FindWork } from './FindWork';
+
+const before = jobInFind();
+/** What the finder proposes first, and its first answer. */
+const first = checksOf(knowledge, 'upright-brush-motor').find(
+  (c) => c.id === proposedStep(before.odds.assessment.next, [])!.check,
+)!;
+const outcome = first.aspects[0]!.outcomes[0]!.id;
+const after = jobInFind([{ check_id: first.id, outcome }]);
+/** What a deed answers: only what changed. */
+const changes = { id: 12, version: 2, findings: after.facts.findings, oddsKey: after.facts.oddsKey };
+
+function Screen({ told }: { told: Parameters<typeof useJob>[1] }) {
+  const desk = useJob(before.facts, told);
+  return <FindWork desk={desk} onLook={() => {}} onDone={() => {}} station={null} onStation={() => {}} />;
+}
+const bench = () => screen.getByRole('region', { name: 'Check on the bench' });
+const settle = () => act(async () => {});
+
+beforeEach(() => window.localStorage.clear());
+
+test('the page shows its facts before its odds are there, and proposes nothing until then', async () => {
+  const { sent } = furnishBrowser();
+  let tell!: (odds: typeof before.odds) => void;
+  stand(<Screen told={new Promise((done) => (tell = done))} />);
+  await settle();
+  expect(bench().textContent).toContain('Reckoning the next step');
+  fireEvent.keyDown(document, { key: '1', code: 'Digit1' });
+  expect(sent.some((s) => s.method === 'POST')).toBe(false);
+  await act(async () => tell(before.odds));
+  expect(bench().textContent).toContain(first.label);
+});
+
+test('after a press an old proposal takes no answer: a key pressed then falls on nothing', async () => {
+  const { sent, answer } = furnishBrowser();
+  let giveOdds!: (odds: typeof after.odds) => void;
+  const coming = new Promise<typeof after.odds>((done) => (giveOdds = done));
+  answer.with = (method, url) => {
+    if (url.endsWith('/record-findings')) return changes;
+    if (url.endsWith('/odds')) return coming;
+    return { content: null, at: null };
+  };
+  stand(<Screen told={before.odds} />);
+  await settle();
+  fireEvent.keyDown(document, { key: '1', code: 'Digit1' });
+  await settle();
+  const presses = () => sent.filter((s) => s.url.endsWith('/record-findings'));
+  expect(presses()).toHaveLength(1);
+  expect(presses()[0]!.body).toMatchObject({
+    version: 1,
+    findings: [{ check: first.id, outcome }],
+  });
+  // What was found stands there at once; the odds are the old ones, and say so.
+  expect(within(screen.getByRole('region', { name: 'Findings so far' })).getAllByRole('listitem')).toHaveLength(1);
+  expect(screen.getByRole('region', { name: 'Odds of the faults' }).getAttribute('aria-busy')).toBe('true');
+  fireEvent.keyDown(document, { key: '1', code: 'Digit1' });
+  await settle();
+  expect(presses()).toHaveLength(1);
+  await act(async () => giveOdds(after.odds));
+  expect(screen.getByRole('region', { name: 'Odds of the faults' }).getAttribute('aria-busy')).toBe('false');
+  expect(bench().textContent).not.toContain('Reckoning');
+});
+
+test('odds that were told before are there at once when the answer is taken back', async () => {
+  const { sent, answer } = furnishBrowser();
+  answer.with = (_method, url) => {
+    if (url.endsWith('/record-findings')) return changes;
+    if (url.endsWith('/revoke-finding'))
+      return {
+        id: 12,
+        version: 3,
+        findings: [{ ...after.facts.findings[0]!, revoked: true }],
+        oddsKey: before.facts.oddsKey,
+      };
+    if (url.endsWith('/odds')) return after.odds;
+    return { content: null, at: null };
+  };
+  stand(<Screen told={before.odds} />);
+  await settle();
+  const asked = () => sent.filter((s) => s.url.endsWith('/odds')).length;
+  fireEvent.keyDown(document, { key: '1', code: 'Digit1' });
+  await waitFor(() => expect(asked()).toBe(1));
+  await waitFor(() => expect(bench().textContent).not.toContain('Reckoning'));
+  fireEvent.keyDown(document, { key: 'u', code: 'KeyU' });
+  await waitFor(() => expect(bench().textContent).toContain(first.label));
+  expect(asked()).toBe(1);
+});
+
+test('findings that cannot all be true are said to be so', async () => {
+  furnishBrowser();
+  stand(<Screen told={{ key: before.facts.oddsKey, assessment: null, problem: 'Nothing explains all of this.' }} />);
+  await settle();
+  expect(screen.getByText('These findings cannot all be true.')).toBeTruthy();
+});

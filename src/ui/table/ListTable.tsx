@@ -1,0 +1,99 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableSortLabel from '@mui/material/TableSortLabel';
+import { columnVisibilityFeature, rowSortingFeature, tableFeatures, useTable } from '@tanstack/react-table';
+import { type ReactNode } from 'react';
+import type { Sort } from '@/shop/lists/dto';
+import { ColumnChoice, useColumnChoice } from './ColumnChoice';
+import { SaveCsv } from './SaveCsv';
+
+/** One column of a list: how it looks, and how it reads as plain text. */
+export interface ListColumn<Row> {
+  id: string;
+  label: string;
+  cell: (row: Row) => ReactNode;
+  /** For the file of what is seen. */
+  text: (row: Row) => string;
+  /** The server sorts by it. */
+  sorts?: boolean;
+  /** Not shown until somebody chooses it. */
+  isExtra?: boolean;
+}
+
+interface Props<Row> {
+  /** Under this name the choice of columns is kept, and the file is saved. */
+  name: string;
+  label: string;
+  columns: ListColumn<Row>[];
+  rows: Row[];
+  keyOf: (row: Row) => string | number;
+  sort: Sort | null;
+  onSort: (sort: Sort | null) => void;
+}
+
+const features = tableFeatures({ columnVisibilityFeature, rowSortingFeature });
+
+/** A list as a table: sorted by the server, with the columns that this person wants, and as a file of what is seen. */
+export function ListTable<Row extends object>({ name, label, columns, rows, keyOf, sort, onSort }: Props<Row>) {
+  const [visible, choose] = useColumnChoice(name, columns);
+  const table = useTable({
+    features,
+    data: rows,
+    columns: columns.map((c) => ({ id: c.id, header: c.label, enableSorting: c.sorts === true })),
+    getRowId: (row: Row) => String(keyOf(row)),
+    manualSorting: true,
+    state: { columnVisibility: visible, sorting: sort ? [{ id: sort.by, desc: sort.desc }] : [] },
+  });
+  const byId = new Map(columns.map((c) => [c.id, c]));
+  const shown = table.getVisibleLeafColumns().map((c) => byId.get(c.id)!);
+  const turn = (by: string) => onSort(sort?.by !== by ? { by, desc: false } : sort.desc ? null : { by, desc: true });
+  return (
+    <Box>
+      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label={label}>
+        <Table size="small">
+          <TableHead>
+            <TableRow>
+              {shown.map((c) => (
+                <TableCell
+                  key={c.id}
+                  aria-sort={sort?.by === c.id ? (sort.desc ? 'descending' : 'ascending') : undefined}
+                >
+                  {c.sorts ? (
+                    <TableSortLabel
+                      active={sort?.by === c.id}
+                      direction={sort?.by === c.id && sort.desc ? 'desc' : 'asc'}
+                      onClick={() => turn(c.id)}
+                    >
+                      {c.label}
+                    </TableSortLabel>
+                  ) : (
+                    c.label
+                  )}
+                </TableCell>
+              ))}
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {table.getRowModel().rows.map((row) => (
+              <TableRow key={row.id} hover>
+                {shown.map((c) => (
+                  <TableCell key={c.id}>{c.cell(row.original)}</TableCell>
+                ))}
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </Box>
+      <Box className="no-print" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center', mt: 1 }}>
+        <ColumnChoice columns={columns} visible={visible} onChoose={choose} />
+        <SaveCsv name={name} columns={shown} rows={rows} />
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,61 @@
+import { ThemeProvider } from '@mui/material/styles';
+import { render, type RenderResult } from '@testing-library/react';
+import type { ReactElement } from 'react';
+import { theme } from './theme/theme';
+
+/** What jsdom does not have and the screens ask for: sizes that change, requests, a person at the keyboard. */
+export function furnishBrowser(): { sent: { method: string; url: string; body: unknown }[]; answer: Answerer } {
+  const sent: { method: string; url: string; body: unknown }[] = [];
+  const answer: Answerer = { with: () => ({ content: null, at: null }) };
+  class Observer {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+  }
+  Object.assign(globalThis, {
+    ResizeObserver: Observer,
+    EventSource: class {
+      addEventListener() {}
+      close() {}
+    },
+    BroadcastChannel: class {
+      postMessage() {}
+      close() {}
+    },
+    fetch: async (url: string, init: RequestInit = {}) => {
+      const method = init.method ?? 'GET';
+      sent.push({ method, url, body: typeof init.body === 'string' ? JSON.parse(init.body) : null });
+      const body = await answer.with(method, url);
+      // What is read of an answer, as plain as it can be: this browser has no requests of its own.
+      const refusal = (body as { status?: number } | null)?.status;
+      return {
+        ok: refusal === undefined,
+        status: refusal ?? 200,
+        json: async () => body,
+        text: async () => JSON.stringify(body),
+      };
+    },
+  });
+  Object.defineProperty(window, 'matchMedia', {
+    configurable: true,
+    value: () => ({
+      matches: false,
+      addEventListener() {},
+      removeEventListener() {},
+      addListener() {},
+      removeListener() {},
+    }),
+  });
+  document.body.dataset.person = '7';
+  return { sent, answer };
+}
+
+/** What the server answers: the body; one with a `status` is a refusal. */
+export interface Answerer {
+  with: (method: string, url: string) => unknown;
+}
+
+/** A screen as it stands in the shop: with the theme around it. */
+export function stand(screen: ReactElement): RenderResult {
+  return render(<ThemeProvider theme={theme}>{screen}</ThemeProvider>);
+}
