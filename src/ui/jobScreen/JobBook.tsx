@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { readNumber } from '../parts/readNumber';
 import { PhotographPicker } from '../parts/PhotographPicker';
 import { useKeptText } from '../parts/useKeptText';
 import NextLink from '../theme/NextLink';
@@ -25,7 +26,7 @@ export function JobBook({ desk }: { desk: JobDesk }) {
       dropText();
     }
   };
-  const meter = Number(hours.replace(',', '.'));
+  const meter = readNumber(hours) ?? NaN;
   return (
     <Box component="section" aria-label="Book" className="no-print" sx={{ display: 'grid', gap: 1, pl: { lg: 2 } }}>
       <Typography component="h2" variant="h3">

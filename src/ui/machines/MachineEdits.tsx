@@ -9,6 +9,7 @@ import type { MachineCardView } from '@/shop/machines/dto';
 import { EditSheet } from '../parts/EditSheet';
 import { Reading } from '../parts/Reading';
 import { send } from '../parts/post';
+import { readNumber } from '../parts/readNumber';
 import { Chooser } from '../parts/Chooser';
 import Dialog from '@mui/material/Dialog';
 import Typography from '@mui/material/Typography';
@@ -34,7 +35,8 @@ const values = (c: MachineCardView) => ({
   note: c.note,
 });
 
-const number = (typed: unknown) => Number(String(typed).replace(',', '.'));
+/** What the sheet has let through is a number. */
+const number = (typed: unknown) => readNumber(String(typed)) ?? NaN;
 const orNull = (typed: unknown) => (String(typed).trim() === '' ? null : String(typed));
 
 /** What can be done to a machine's card: corrected, given to another owner, merged with its double. */

@@ -99,3 +99,19 @@ test('the same press after a lost answer carries the same key', async () => {
   expect(keys).toHaveLength(2);
   expect(keys[0]).toBe(keys[1]);
 });
+
+test('a year that is no number is told at its field, and never saved as empty', async () => {
+  const { sent, answer } = furnishBrowser();
+  answer.with = () => ({ version: 5 });
+  sheet({
+    fields: [...FIELDS, { name: 'madeYear', label: 'Made in', sort: 'number' }],
+    values: { name: 'Ada', phone: '1', madeYear: '' },
+  });
+  type('Made in', '20x9');
+  await save();
+  expect(screen.getByText('A number, such as 12 or 12.5.')).toBeTruthy();
+  expect(sent.filter((s) => s.method === 'POST')).toEqual([]);
+  type('Made in', '2019');
+  await save();
+  expect(sent.filter((s) => s.method === 'POST')).toHaveLength(1);
+});

@@ -13,6 +13,7 @@ import { draftKeeper } from './draftKeeper';
 import { differences, merged, type Values } from './mergeEdits';
 import { Notice } from './Notice';
 import { send, type Refusal } from './post';
+import { readNumber } from './readNumber';
 
 /** One field of a sheet; its value is text, a tick, or lines of text. */
 export interface EditField {
@@ -81,6 +82,9 @@ export function EditSheet<View>(props: Props<View>) {
   };
   const save = async (sent: Values, version: number | undefined) => {
     if (busy) return;
+    const unread = unreadNumbers(fields, sent);
+    if (unread.length > 0)
+      return setRefusal({ status: 400, title: 'Some of it cannot be used as typed.', fields: unread });
     setBusy(true);
     const body = { ...(props.body ? props.body(sent) : sent), ...(version === undefined ? {} : { version }) };
     const content = JSON.stringify(body);
@@ -198,6 +202,13 @@ export function EditSheet<View>(props: Props<View>) {
       </Box>
     </Dialog>
   );
+}
+
+/** Numbers that are none: told at their field, never taken for nothing. */
+function unreadNumbers(fields: EditField[], values: Values): Refusal['fields'] {
+  return fields
+    .filter((f) => f.sort === 'number' && readNumber(String(values[f.name] ?? '')) === undefined)
+    .map((f) => ({ field: f.name, message: 'A number, such as 12 or 12.5.' }));
 }
 
 function Field({

@@ -7,6 +7,7 @@ import type { MachineListView } from '@/shop/machines/dto';
 import { TakeInDto } from '@/shop/takeIn/dto';
 import { draftKeeper } from '../parts/draftKeeper';
 import { send, type Refusal } from '../parts/post';
+import { readNumber } from '../parts/readNumber';
 
 export interface ModelChoice {
   id: number;
@@ -203,7 +204,9 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
 export type TakeInForm = ReturnType<typeof useTakeIn>;
 
 function number(typed: string): number | undefined {
-  return typed.trim() === '' ? undefined : Number(typed.replace(',', '.'));
+  const read = readNumber(typed);
+  // What is no number stays none: the class that checks the form says so at its field.
+  return read === null ? undefined : (read ?? NaN);
 }
 
 function toBody(v: TakeInValues) {
