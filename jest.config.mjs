@@ -2,7 +2,7 @@
 const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src'],
-  setupFiles: ['reflect-metadata', '<rootDir>/scripts/jestBrowser.cjs'],
+  setupFiles: ['reflect-metadata', '<rootDir>/scripts/jestBrowser.mjs'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {
     '^.+\\.(t|j|mj)sx?$': [

@@ -123,3 +123,36 @@ test('a wait that runs out rings at the bench and on the wall, whoever looks', a
   await expect(wall.getByText('Voss Quillon')).toContainText('glue or sealant is over', { timeout: 6000 });
   await wall.context().close();
 });
+
+test('ten tabs of one browser hold one line to the shop, and all of them hear', async ({ page, context, baseURL }) => {
+  await signIn(page, baseURL!);
+  let lines = 0;
+  context.on('request', (request) => {
+    if (request.url().endsWith('/api/v1/live')) lines++;
+  });
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
+  await expect.poll(() => lines).toBe(1);
+  const tabs = [];
+  for (let i = 0; i < 9; i++) {
+    const tab = await context.newPage();
+    await tab.goto('/');
+    await expect(tab.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
+    tabs.push(tab);
+  }
+  const { strips } = (await (await page.request.get('/api/v1/bench')).json()) as {
+    strips: { job: number; version: number; tag: string; place: string }[];
+  };
+  const strip = strips.find((s) => s.place !== 'rack')!;
+  const moved = await page.request.post(`/api/v1/jobs/${strip.job}/move-job`, {
+    headers: { origin: baseURL! },
+    data: { key: crypto.randomUUID(), version: strip.version, place: 'rack' },
+  });
+  expect(moved.ok()).toBe(true);
+  for (const tab of [page, ...tabs])
+    await expect(tab.getByRole('region', { name: 'Drying rack' })).toContainText(strip.tag);
+  expect(lines).toBe(1);
+  // The tab that held it closes: another takes over.
+  await page.close();
+  await expect.poll(() => lines, { timeout: 60_000 }).toBe(2);
+});

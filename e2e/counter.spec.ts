@@ -150,7 +150,7 @@ test('a scanner opens the machine on any screen, and what it typed into a field 
 }) => {
   const { tag } = await freeMachine(page, 'upright-shaft-belt');
   const scan = () => scanLike(page, tag);
-  await page.goto('/shop');
+  await page.goto('/shop/settings');
   await page.waitForLoadState('networkidle');
   await scan();
   await expect(page).toHaveURL(new RegExp(`/machines/${tag}$`));

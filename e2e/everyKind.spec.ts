@@ -134,7 +134,7 @@ test('a meter on a serial line fills the field, once it is switched on for this 
     };
     Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port }, configurable: true });
   });
-  await page.goto('/shop');
+  await page.goto('/shop/settings');
   await page.getByLabel(/take readings from a meter/).check();
   await takeInStranger(page, {
     model: /Tussock Rush/,

@@ -214,10 +214,10 @@ test('a half-typed take-in survives a reload and another browser', async ({ page
   await other.close();
 });
 
-test('a second tab’s old state is refused with both versions, and nothing is lost', async ({
+test('another browser’s old state is refused with both versions, and nothing is lost', async ({
   page,
   baseURL,
-  context,
+  browser,
 }) => {
   await signIn(page, baseURL!);
   await takeInStranger(page, {
@@ -226,9 +226,11 @@ test('a second tab’s old state is refused with both versions, and nothing is l
     words: 'Weak.',
     complaints: ['Weak suction'],
   });
-  // A tab whose line is cut does not hear what the first one does.
-  const second = await context.newPage();
+  // A browser whose line is cut does not hear what the first one does.
+  const elsewhere = await browser.newContext({ baseURL: baseURL! });
+  const second = await elsewhere.newPage();
   await second.route('**/api/v1/live', (route) => route.abort());
+  await signIn(second, baseURL!);
   await second.goto(page.url());
   await putOnBench(page, 'Bag or bin');
   await page.keyboard.press('1');
@@ -243,4 +245,5 @@ test('a second tab’s old state is refused with both versions, and nothing is l
   // What was pressed is not lost either: it can be done on the job as it is now.
   await second.getByRole('button', { name: 'It still holds: do it now' }).click();
   await expect(second.getByRole('region', { name: 'Findings so far' })).toContainText('over full');
+  await elsewhere.close();
 });

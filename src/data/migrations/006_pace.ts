@@ -24,6 +24,11 @@ end $$;
 
 create index machine_merged_into on machine (merged_into) where merged_into is not null;
 
+-- The shop's figures look at the last days, of all jobs together.
+create index job_taken_in on job (taken_in_at);
+create index job_closed on job (closed_at) where closed_at is not null;
+create index job_comeback on job (comeback_of) where comeback_of is not null;
+
 -- What was kept by an older version does not say for which state of the job it was.
 update job set next_action = null where closed_at is null;
 `;

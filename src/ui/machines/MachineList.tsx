@@ -10,7 +10,8 @@ import type { MachineListView } from '@/shop/machines/dto';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { SearchList } from '../parts/SearchList';
-import { ListTable, type ListColumn } from '../table/ListTable';
+import type { ListColumn } from '../table/listColumn';
+import { ListTable } from '../table/ListTable';
 import NextLink from '../theme/NextLink';
 
 interface Props {

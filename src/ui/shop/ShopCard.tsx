@@ -20,7 +20,7 @@ const values = (s: ShopView) => ({
   units: s.units,
 });
 
-/** What holds for the whole shop. */
+/** What holds for the whole shop, and for this browser. */
 export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean }) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
@@ -36,7 +36,7 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
   return (
     <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 560 }}>
       <Typography component="h1" variant="h2">
-        The shop
+        Settings
       </Typography>
       <TermList rows={rows} />
       {mayAmend ? (

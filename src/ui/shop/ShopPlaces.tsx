@@ -8,12 +8,13 @@ import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
 
 const PLACES = [
-  { href: '/shop', label: 'The shop' },
+  { href: '/shop', label: 'At a glance' },
   { href: '/shop/models', label: 'Models' },
   { href: '/shop/people', label: 'People' },
   { href: '/shop/learning', label: 'Finder' },
   { href: '/shop/audit', label: 'Audit' },
   { href: '/shop/data', label: 'In and out' },
+  { href: '/shop/settings', label: 'Settings' },
 ] as const;
 
 /** The rooms behind the counter. */

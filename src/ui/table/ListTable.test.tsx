@@ -2,7 +2,8 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { furnishBrowser, stand } from '../testBench.fixture';
 import { csvOf } from './csvOf';
-import { ListTable, type ListColumn } from './ListTable';
+import type { ListColumn } from './listColumn';
+import { ListTable } from './ListTable';
 
 interface Row {
   id: number;

@@ -8,23 +8,10 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableSortLabel from '@mui/material/TableSortLabel';
 import { columnVisibilityFeature, rowSortingFeature, tableFeatures, useTable } from '@tanstack/react-table';
-import { type ReactNode } from 'react';
 import type { Sort } from '@/shop/lists/dto';
 import { ColumnChoice, useColumnChoice } from './ColumnChoice';
+import type { ListColumn } from './listColumn';
 import { SaveCsv } from './SaveCsv';
-
-/** One column of a list: how it looks, and how it reads as plain text. */
-export interface ListColumn<Row> {
-  id: string;
-  label: string;
-  cell: (row: Row) => ReactNode;
-  /** For the file of what is seen. */
-  text: (row: Row) => string;
-  /** The server sorts by it. */
-  sorts?: boolean;
-  /** Not shown until somebody chooses it. */
-  isExtra?: boolean;
-}
 
 interface Props<Row> {
   /** Under this name the choice of columns is kept, and the file is saved. */

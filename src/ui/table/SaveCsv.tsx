@@ -1,7 +1,7 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import type { ListColumn } from './ListTable';
+import type { ListColumn } from './listColumn';
 
 /** Saves what is seen, this page in these columns, as a file of rows. */
 export function SaveCsv<Row>({ name, columns, rows }: { name: string; columns: ListColumn<Row>[]; rows: Row[] }) {

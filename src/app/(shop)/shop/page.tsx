@@ -1,13 +1,11 @@
-import { amendShop } from '@/shop/shopBook/shopBook';
 import type { Metadata } from 'next';
-import { currentPerson } from '@/app/person';
-import { may } from '@/shop/access/roles';
+import { shopAtAGlance } from '@/shop/glance/glance';
 import { shopOf } from '@/shop/shopBook/shopBook';
-import { ShopCard } from '@/ui/shop/ShopCard';
+import { ShopAtAGlance } from '@/ui/shop/ShopAtAGlance';
 
 export const metadata: Metadata = { title: 'Shop' };
 
 export default async function ShopPage() {
-  const [shop, person] = await Promise.all([shopOf(), currentPerson()]);
-  return <ShopCard shop={shop} mayAmend={may(person.role, amendShop.spec)} />;
+  const [figures, shop] = await Promise.all([shopAtAGlance(), shopOf()]);
+  return <ShopAtAGlance figures={figures} name={shop.name} />;
 }

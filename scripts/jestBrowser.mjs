@@ -1,6 +1,6 @@
 // What a browser has and jsdom does not: taken from Node.js, for tests of screens.
-const { webcrypto } = require('node:crypto');
-const { TextDecoder, TextEncoder } = require('node:util');
+import { webcrypto } from 'node:crypto';
+import { TextDecoder, TextEncoder } from 'node:util';
 
 globalThis.TextEncoder ??= TextEncoder;
 globalThis.TextDecoder ??= TextDecoder;
