@@ -57,6 +57,8 @@ export interface MachineListRow {
   next_due_on: string | null;
   open_job: number | null;
   last_job_at: Date | null;
+  /** The day of it in the shop's zone. */
+  last_here_on: string | null;
   phone: string;
   warranty_until: string | null;
   note: string;
@@ -198,6 +200,10 @@ function listQuery(db: Db) {
       'machine.next_due_on',
       { open_job: 'open_job.id' },
       db.raw('(select max(taken_in_at) from job where job.machine_id = machine.id) as last_job_at'),
+      db.raw(
+        `(select (max(taken_in_at) at time zone coalesce((select zone from shop), 'UTC'))::date from job
+          where job.machine_id = machine.id) as last_here_on`,
+      ),
     );
 }
 

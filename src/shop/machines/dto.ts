@@ -15,6 +15,8 @@ export interface MachineListView {
   nextDueOn: string | null;
   openJob: number | null;
   lastJobAt: string | null;
+  /** The day of it in the shop's zone. */
+  lastHereOn: string | null;
   phone: string;
   warrantyUntil: string | null;
   /** For the next technician. */

@@ -46,6 +46,7 @@ export function listView(r: MachineListRow): MachineListView {
     nextDueOn: r.next_due_on,
     openJob: r.open_job,
     lastJobAt: r.last_job_at?.toISOString() ?? null,
+    lastHereOn: r.last_here_on,
     phone: r.phone,
     warrantyUntil: r.warranty_until,
     note: r.note,

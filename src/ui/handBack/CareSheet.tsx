@@ -6,6 +6,7 @@ import GlobalStyles from '@mui/material/GlobalStyles';
 import Typography from '@mui/material/Typography';
 import type { CareSheetView } from '@/shop/careSheet/dto';
 import { complaintLabel } from '../job/labels';
+import { dayAt } from '../parts/instants';
 import { Reading } from '../parts/Reading';
 import { Mark } from '../shell/Mark';
 import { fonts } from '../theme/palette';
@@ -69,8 +70,8 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
               , serial <Reading>{job.machine.serial}</Reading>
             </>
           )}
-          . For {job.customer.name}. Job {job.id}, taken in <Reading>{job.takenInAt.slice(0, 10)}</Reading>
-          {job.closedAt && `, handed back ${job.closedAt.slice(0, 10)}`}.
+          . For {job.customer.name}. Job {job.id}, taken in <Reading>{dayAt(job.takenInAt, job.zone)}</Reading>
+          {job.closedAt && `, handed back ${dayAt(job.closedAt, job.zone)}`}.
         </Typography>
         <h2>You told us</h2>
         <Typography>{job.words ? `“${job.words}”` : job.complaints.map(complaintLabel).join(', ')}</Typography>

@@ -10,6 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
+import { dayAt } from '../parts/instants';
 import { useKeptText } from '../parts/useKeptText';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
@@ -30,7 +31,7 @@ export function HandBackWork({ desk }: { desk: JobDesk }) {
         Hand back
       </Typography>
       {closed ? (
-        <Notice title={`Handed back ${job.closedAt!.slice(0, 10)}.`}>
+        <Notice title={`Handed back ${dayAt(job.closedAt!, job.zone)}.`}>
           <Typography variant="body2">
             Next due: <Reading strong>{job.machine.nextDueOn ?? 'nothing planned'}</Reading>.{' '}
             <Link component={NextLink} href={`/machines/${job.machine.tag}`}>

@@ -3,6 +3,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { arrivalSigns } from '@/knowledge/counter';
 import type { JobFacts } from '@/shop/jobView/dto';
+import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { complaintLabel, faultLabel } from '../job/labels';
@@ -72,7 +73,7 @@ export function MachinePast({ job }: { job: JobFacts }) {
         {job.past.map((p) => (
           <Typography key={p.id} variant="body2" sx={{ mt: 0.25 }}>
             <Link component={NextLink} href={`/jobs/${p.id}/hand-back`}>
-              {p.takenInAt.slice(0, 10)}
+              {dayAt(p.takenInAt, job.zone)}
             </Link>{' '}
             {p.faults.length > 0 ? p.faults.map(faultLabel).join(', ') : 'no cause named'}
           </Typography>

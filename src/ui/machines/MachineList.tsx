@@ -73,7 +73,6 @@ export function MachineList({ found, asked, today, customers }: Props) {
 
 function columns(today: string): ListColumn<MachineListView>[] {
   const isPast = (m: MachineListView) => m.nextDueOn !== null && m.nextDueOn < today;
-  const day = (instant: string | null) => instant?.slice(0, 10) ?? '';
   return [
     {
       id: 'tag',
@@ -104,8 +103,8 @@ function columns(today: string): ListColumn<MachineListView>[] {
     {
       id: 'last',
       label: 'Last here',
-      text: (m) => day(m.lastJobAt),
-      cell: (m) => <Reading>{day(m.lastJobAt)}</Reading>,
+      text: (m) => m.lastHereOn ?? '',
+      cell: (m) => <Reading>{m.lastHereOn ?? ''}</Reading>,
     },
     {
       id: 'due',

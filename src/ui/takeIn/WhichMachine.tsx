@@ -47,7 +47,7 @@ export function WhichMachine({ form, models, onChosen }: Props) {
       <>
         <Chosen
           title={`${m.tag} ${m.maker} ${m.model}`}
-          text={`${m.owner}${m.phone ? `, ${m.phone}` : ''}${m.lastJobAt ? `, last here ${m.lastJobAt.slice(0, 10)}` : ', first time here'}`}
+          text={`${m.owner}${m.phone ? `, ${m.phone}` : ''}${m.lastHereOn ? `, last here ${m.lastHereOn}` : ', first time here'}`}
           onDrop={() => set({ machine: null, warrantyChoice: 'none', marks: [] })}
         >
           {m.openJob && (
