@@ -3,7 +3,7 @@ const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src'],
   setupFiles: ['reflect-metadata', '<rootDir>/scripts/jestBrowser.mjs'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: { '\\.module\\.css$': '<rootDir>/scripts/jestCss.mjs', '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {
     '^.+\\.(t|j|mj)sx?$': [
       '@swc/jest',

@@ -72,7 +72,7 @@ async function unitTests() {
   const good = await step(
     'Unit tests',
     bin('jest'),
-    ['--json', `--outputFile=${file}`, '--silent=false', ...unitArgs],
+    ['--json', `--outputFile=${file}`, '--silent=false', '--maxWorkers=2', ...unitArgs],
     {
       NODE_ENV: 'test',
     },

@@ -68,12 +68,13 @@ export function finishingCourse({ sets, provers, repair, groupsOf }: FinishingIn
   const odds = new Float64Array(faults.length);
   const reached = new Uint8Array(faults.length);
   const paid = new Uint8Array(faults.length);
-  const alive = new Float64Array(sets.length);
+  /** Sets that are not finished yet: those that still count are at the front. */
+  const alive = new Int32Array(sets.length);
 
   const isFinished = (h: number) => {
     for (const group of groups[h]!) {
       let any = false;
-      for (const i of group) if (reached[i]) any = true;
+      for (let k = 0; k < group.length && !any; k++) any = reached[group[k]!] === 1;
       if (!any) return false;
     }
     return true;
@@ -94,7 +95,12 @@ export function finishingCourse({ sets, provers, repair, groupsOf }: FinishingIn
     odds.fill(0);
     reached.fill(0);
     paid.fill(0);
-    for (let h = 0; h < members.length; h++) for (const i of members[h]!) odds[i]! += weights[h]!;
+    for (let h = 0; h < members.length; h++) {
+      const w = weights[h]!;
+      if (w === 0) continue;
+      const those = members[h]!;
+      for (let k = 0; k < those.length; k++) odds[those[k]!]! += w;
+    }
     let topFault = -1;
     let topProbability = 0;
     for (let i = 0; i < faults.length; i++) {
@@ -108,22 +114,27 @@ export function finishingCourse({ sets, provers, repair, groupsOf }: FinishingIn
     let open = openNow;
     let minutes = 0;
     let mass = 0;
+    let count = 0;
+    m.fill(0);
     for (let h = 0; h < members.length; h++) {
-      alive[h] = 0;
-      if (hopeless[h]) minutes += weights[h]! * UNREACHED;
-      else if (isFinished(h)) minutes += weights[h]! * owed(h, open);
-      else mass += alive[h] = weights[h]!;
+      const w = weights[h]!;
+      if (w === 0) continue;
+      if (hopeless[h]) minutes += w * UNREACHED;
+      else if (isFinished(h)) minutes += w * owed(h, open);
+      else {
+        mass += w;
+        alive[count++] = h;
+        const those = members[h]!;
+        for (let k = 0; k < those.length; k++) m[those[k]!]! += w;
+      }
     }
     for (let step = 0; step < MOST_STEPS && mass > NEGLIGIBLE; step++) {
-      m.fill(0);
-      for (let h = 0; h < members.length; h++)
-        if (alive[h]! > 0) for (const i of members[h]!) if (!reached[i]) m[i]! += alive[h]!;
       let best: (typeof reaches)[number] | undefined;
       let bestRatio = 1e-7;
       let bestMinutes = 0;
       for (const r of reaches) {
         let gain = 0;
-        for (const i of r.at) if (!reached[i]) gain += m[i]!;
+        for (let k = 0; k < r.at.length; k++) if (!reached[r.at[k]!]) gain += m[r.at[k]!]!;
         if (gain < 1e-5) continue;
         const cost = r.prover.minutes(open);
         if (gain / cost > bestRatio) {
@@ -142,12 +153,21 @@ export function finishingCourse({ sets, provers, repair, groupsOf }: FinishingIn
         reached[i] = 1;
         if (best.prover.repairs) paid[i] = 1;
       }
-      for (let h = 0; h < members.length; h++)
-        if (alive[h]! > 0 && isFinished(h)) {
-          minutes += alive[h]! * owed(h, open);
-          mass -= alive[h]!;
-          alive[h] = 0;
+      let left = 0;
+      for (let j = 0; j < count; j++) {
+        const h = alive[j]!;
+        if (!isFinished(h)) {
+          alive[left++] = h;
+          continue;
         }
+        const w = weights[h]!;
+        minutes += w * owed(h, open);
+        mass -= w;
+        // What is finished no longer speaks for going on to its other faults.
+        const those = members[h]!;
+        for (let k = 0; k < those.length; k++) m[those[k]!]! -= w;
+      }
+      count = left;
     }
     return { minutes, topFault, topProbability };
   };

@@ -1,7 +1,6 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import Link from '@mui/material/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { CustomerListView } from '@/shop/customers/dto';
@@ -10,9 +9,9 @@ import { EditSheet } from '../parts/EditSheet';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { SearchList } from '../parts/SearchList';
+import { TextLink } from '../parts/TextLink';
 import type { ListColumn } from '../table/listColumn';
 import { ListTable } from '../table/ListTable';
-import NextLink from '../theme/NextLink';
 import { customerFields, newCustomer } from './customerFields';
 
 interface Props {
@@ -29,9 +28,7 @@ const COLUMNS: ListColumn<CustomerListView>[] = [
     text: (c) => c.name,
     cell: (c) => (
       <>
-        <Link component={NextLink} href={`/customers/${c.id}`}>
-          {c.name}
-        </Link>
+        <TextLink href={`/customers/${c.id}`}>{c.name}</TextLink>
         {c.kind === 'business' && ', business'}
       </>
     ),

@@ -1,7 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import type { CustomerListView } from '@/shop/customers/dto';
@@ -10,9 +8,10 @@ import type { MachineListView } from '@/shop/machines/dto';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { SearchList } from '../parts/SearchList';
+import { TextLink } from '../parts/TextLink';
+import parts from '../parts/parts.module.css';
 import type { ListColumn } from '../table/listColumn';
 import { ListTable } from '../table/ListTable';
-import NextLink from '../theme/NextLink';
 
 interface Props {
   found: Page<MachineListView>;
@@ -42,10 +41,7 @@ export function MachineList({ found, asked, today, customers }: Props) {
           {customers.map((c, i) => (
             <span key={c.id}>
               {i > 0 && '; '}
-              <Link component={NextLink} href={`/customers/${c.id}`}>
-                {c.name}
-              </Link>{' '}
-              <Reading>{c.phone}</Reading>
+              <TextLink href={`/customers/${c.id}`}>{c.name}</TextLink> <Reading>{c.phone}</Reading>
             </span>
           ))}
         </Typography>
@@ -80,9 +76,9 @@ function columns(today: string): ListColumn<MachineListView>[] {
       sorts: true,
       text: (m) => m.tag,
       cell: (m) => (
-        <Link component={NextLink} href={`/machines/${m.tag}`}>
+        <TextLink href={`/machines/${m.tag}`}>
           <Reading strong>{m.tag}</Reading>
-        </Link>
+        </TextLink>
       ),
     },
     {
@@ -112,10 +108,10 @@ function columns(today: string): ListColumn<MachineListView>[] {
       sorts: true,
       text: (m) => m.nextDueOn ?? '',
       cell: (m) => (
-        <Box component="span" sx={{ color: isPast(m) ? 'bench.brass' : undefined, fontWeight: isPast(m) ? 700 : 400 }}>
+        <span className={isPast(m) ? parts.past : undefined}>
           <Reading>{m.nextDueOn ?? ''}</Reading>
           {isPast(m) && ' past'}
-        </Box>
+        </span>
       ),
     },
     {
@@ -129,12 +125,7 @@ function columns(today: string): ListColumn<MachineListView>[] {
       id: 'now',
       label: 'Now',
       text: (m) => (m.openJob ? `here, job ${m.openJob}` : ''),
-      cell: (m) =>
-        m.openJob && (
-          <Link component={NextLink} href={`/jobs/${m.openJob}`}>
-            here, job {m.openJob}
-          </Link>
-        ),
+      cell: (m) => m.openJob && <TextLink href={`/jobs/${m.openJob}`}>here, job {m.openJob}</TextLink>,
     },
     { id: 'note', label: 'Note', isExtra: true, text: (m) => m.note, cell: (m) => m.note },
   ];

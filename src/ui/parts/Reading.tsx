@@ -1,23 +1,9 @@
-import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
-import { fonts } from '../theme/palette';
+import styles from './parts.module.css';
 
 /** A measured or computed number, in the instrument's typeface. */
 export function Reading({ children, strong = false }: { children: ReactNode; strong?: boolean }) {
-  return (
-    <Box
-      component="span"
-      sx={{
-        fontFamily: fonts.reading,
-        fontSize: '0.92em',
-        fontWeight: strong ? 700 : 400,
-        whiteSpace: 'nowrap',
-        fontVariantNumeric: 'tabular-nums',
-      }}
-    >
-      {children}
-    </Box>
-  );
+  return <span className={strong ? `${styles.reading} ${styles.strong}` : styles.reading}>{children}</span>;
 }
 
 /** A probability in words for the bench: whole per cent, never a false certainty. */

@@ -1,17 +1,13 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import TableSortLabel from '@mui/material/TableSortLabel';
 import { columnVisibilityFeature, rowSortingFeature, tableFeatures, useTable } from '@tanstack/react-table';
 import type { Sort } from '@/shop/lists/dto';
 import { ColumnChoice, useColumnChoice } from './ColumnChoice';
 import type { ListColumn } from './listColumn';
 import { SaveCsv } from './SaveCsv';
+import styles from './table.module.css';
 
 interface Props<Row> {
   /** Under this name the choice of columns is kept, and the file is saved. */
@@ -43,12 +39,13 @@ export function ListTable<Row extends object>({ name, label, columns, rows, keyO
   return (
     <Box>
       <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label={label}>
-        <Table size="small">
-          <TableHead>
-            <TableRow>
+        <table className={styles.table}>
+          <thead>
+            <tr>
               {shown.map((c) => (
-                <TableCell
+                <th
                   key={c.id}
+                  scope="col"
                   aria-sort={sort?.by === c.id ? (sort.desc ? 'descending' : 'ascending') : undefined}
                 >
                   {c.sorts ? (
@@ -62,20 +59,20 @@ export function ListTable<Row extends object>({ name, label, columns, rows, keyO
                   ) : (
                     c.label
                   )}
-                </TableCell>
+                </th>
               ))}
-            </TableRow>
-          </TableHead>
-          <TableBody>
+            </tr>
+          </thead>
+          <tbody>
             {table.getRowModel().rows.map((row) => (
-              <TableRow key={row.id} hover>
+              <tr key={row.id}>
                 {shown.map((c) => (
-                  <TableCell key={c.id}>{c.cell(row.original)}</TableCell>
+                  <td key={c.id}>{c.cell(row.original)}</td>
                 ))}
-              </TableRow>
+              </tr>
             ))}
-          </TableBody>
-        </Table>
+          </tbody>
+        </table>
       </Box>
       <Box className="no-print" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center', mt: 1 }}>
         <ColumnChoice columns={columns} visible={visible} onChoose={choose} />

@@ -1,0 +1,116 @@
+/** @jest-environment jsdom */
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import type { MachineCardView } from '@/shop/machines/dto';
+import { furnishBrowser, stand } from '../testBench.fixture';
+import { MachineCard } from './MachineCard';
+
+jest.mock('next/navigation', () => ({
+  useRouter: () => ({ push: () => {}, refresh: () => {} }),
+  usePathname: () => '/',
+}));
+jest.mock('../parts/Chart', () => ({ Chart: ({ label }: { label: string }) => <div>{label}</div> }));
+
+const card: MachineCardView = {
+  id: 3,
+  version: 4,
+  modelId: 5,
+  tag: 'GK-0003',
+  serial: 'S-3',
+  maker: 'Hollin',
+  model: 'Gannet',
+  kind: 'upright-brush-motor',
+  mainsV: 120,
+  droppedStations: [],
+  addedStations: [],
+  belts: [],
+  bearings: [],
+  filters: [],
+  siteId: null,
+  purchasedOn: null,
+  warrantyUntil: null,
+  mergedInto: null,
+  madeYear: 2027,
+  pets: true,
+  hoursPerWeek: 1.5,
+  note: 'Handle lock is loose.',
+  nextDueOn: '2030-03-01',
+  openJob: 12,
+  customer: { id: 4, name: 'Jory Marsk', kind: 'household', phone: '555 0303', address: '', standing: 'Rings first.' },
+  sites: [],
+  plans: [
+    {
+      item: 'pre-filter-wash',
+      label: 'Wash the filter',
+      station: 'pre-foam',
+      lastDoneOn: '2030-02-01',
+      dueOn: '2030-03-01',
+      overdue: true,
+    },
+    {
+      item: 'toothed-belt',
+      label: 'Toothed belt',
+      station: 'toothed-belt',
+      lastDoneOn: '2030-02-01',
+      dueOn: '2030-09-01',
+      overdue: false,
+    },
+  ],
+  partAgeDays: { 'toothed-belt': 400 },
+  timeline: [
+    { id: 1, at: '2030-02-01T10:00:00.000Z', what: 'note', text: 'Rang: no hurry.', job: 11, by: 'Tess Fennock' },
+  ],
+  jobs: [],
+  meter: [],
+  photographs: [],
+  alike: [],
+  readings: [],
+  today: '2030-03-04',
+  zone: 'UTC',
+} as unknown as MachineCardView;
+
+const show = (more: Partial<MachineCardView> = {}, may = { mayMove: true, mayAudit: true }) =>
+  stand(<MachineCard card={{ ...card, ...more }} models={[{ id: 5, maker: 'Hollin', name: 'Gannet' }]} {...may} />);
+const settle = () => act(async () => {});
+beforeEach(() => furnishBrowser());
+
+test('what the next technician must know stands on the card: the note, the standing word, the job that is open', async () => {
+  show();
+  await settle();
+  expect(document.body.textContent).toContain('Handle lock is loose.');
+  expect(document.body.textContent).toContain('Rings first.');
+  expect(screen.getAllByRole('link').some((l) => l.getAttribute('href')?.startsWith('/jobs/12'))).toBe(true);
+});
+
+test('what is past its day is told apart by words, not by colour alone', async () => {
+  show();
+  await settle();
+  const overdue = screen.getByText('Wash the filter').closest('li, tr, div')!;
+  expect(overdue.textContent).toMatch(/past|overdue|late/i);
+  expect(document.body.textContent).toContain('Rang: no hurry.');
+});
+
+test('only who may is offered to give it away or to read the audit', async () => {
+  const { unmount } = show();
+  await settle();
+  expect(screen.getByRole('button', { name: 'Another owner' })).toBeTruthy();
+  expect(screen.getByRole('link', { name: 'Audit' })).toBeTruthy();
+  unmount();
+  show({}, { mayMove: false, mayAudit: false });
+  await settle();
+  expect(screen.queryByRole('button', { name: 'Another owner' })).toBeNull();
+  expect(screen.queryByRole('link', { name: 'Audit' })).toBeNull();
+});
+
+test('a year that is no number is not sent with a corrected card', async () => {
+  const { sent } = furnishBrowser();
+  show();
+  await settle();
+  fireEvent.click(screen.getByRole('button', { name: 'Correct the card' }));
+  await settle();
+  const sheet = within(screen.getByRole('dialog'));
+  fireEvent.change(sheet.getByLabelText('Made in'), { target: { value: '20x9' } });
+  fireEvent.click(sheet.getByRole('button', { name: 'Save' }));
+  await settle();
+  expect(sent.some((s) => s.method === 'POST')).toBe(false);
+  expect(sheet.getByText('A number, such as 12 or 12.5.')).toBeTruthy();
+});
