@@ -37,7 +37,7 @@ export function ListTable<Row extends object>({ name, label, columns, rows, keyO
   const shown = table.getVisibleLeafColumns().map((c) => byId.get(c.id)!);
   const turn = (by: string) => onSort(sort?.by !== by ? { by, desc: false } : sort.desc ? null : { by, desc: true });
   return (
-    <Box>
+    <Box sx={{ minWidth: 0 }}>
       <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label={label}>
         <table className={styles.table}>
           <thead>
