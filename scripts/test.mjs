@@ -53,6 +53,7 @@ async function papers() {
     '.',
   ]);
   await single('Dependency rules', bin('depcruise'), ['src', '--config', '.dependency-cruiser.cjs']);
+  await single('Rooms in order', bin('depcruise'), ['src', '--config', '.dependency-cruiser.rooms.mjs']);
   await single('Unused code', bin('knip'), []);
 }
 

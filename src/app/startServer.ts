@@ -1,7 +1,7 @@
 import { checkEnvironment, finderThreads } from '@/environment';
 import { checkKnowledge } from '@/knowledge';
 import { watchAfterwards } from '@/shop/afterwards/afterwards';
-import { openFinderThreads } from '@/shop/finding/finderThreads';
+import { openFinderThreads } from '@/shop/odds/finderThreads';
 import { keepClocks } from '@/shop/live/ringClocks';
 import { log } from './log';
 

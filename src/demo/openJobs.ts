@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { addDays } from '@/core/service/planDue';
 import type { Person } from '@/shop/access/person';
 import { fitPart } from '@/shop/fitPart/fitPart';
-import { readJob } from '@/shop/jobView/jobView';
+import { readJob } from '@/shop/odds/readJob';
 import { keepPhotograph } from '@/shop/photographs/keepPhotograph';
 import { moveJob } from '@/shop/moveJob/moveJob';
 import { moveStage } from '@/shop/moveStage/moveStage';

@@ -17,7 +17,7 @@ import {
   putContact,
   putSite,
 } from './customers/customers';
-import { readJob } from './jobView/jobView';
+import { readJob } from './odds/readJob';
 import { machineCard, machineTimeline, scanned } from './machines/machines';
 import { addModel, amendModel, modelList } from './models/models';
 import type { PutModelDto } from './models/dto';

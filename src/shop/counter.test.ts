@@ -5,7 +5,7 @@ import { openTestShop } from './testShop.fixture';
 import { knowledge } from '@/knowledge';
 import type { Person } from './access/person';
 import { amendJob } from './amendJob/amendJob';
-import { readJob } from './jobView/jobView';
+import { readJob } from './odds/readJob';
 import { nextActionOf } from './jobView/nextAction';
 import { machineCard } from './machines/machines';
 import { moveJob } from './moveJob/moveJob';

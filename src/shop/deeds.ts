@@ -1,6 +1,6 @@
 import { amendJob } from './amendJob/amendJob';
 import { amendMachine, changeOwner, mergeMachines } from './amendMachine/amendMachine';
-import { mayReadAudit } from './audit/mayReadAudit';
+import { mayReadAudit } from './access/mayReadAudit';
 import { clearCaution } from './clearCaution/clearCaution';
 import { addCustomer, amendCustomer, mergeCustomers, putContact, putSite } from './customers/customers';
 import type { AnyDeedOn, AnyShopDeed } from './deed/deed';

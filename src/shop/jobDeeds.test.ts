@@ -9,7 +9,7 @@ import { clearCaution } from './clearCaution/clearCaution';
 import { endWait } from './endWait/endWait';
 import { fitPart } from './fitPart/fitPart';
 import { handBack } from './handBack/handBack';
-import { readJob } from './jobView/jobView';
+import { readJob } from './odds/readJob';
 import { findMachines, machineCard } from './machines/machines';
 import { moveStage } from './moveStage/moveStage';
 import { ProblemError } from './problem';

@@ -6,7 +6,7 @@ import { insertPartSizes } from '@/data/gauges';
 import { shippedParts } from '@/knowledge/parts';
 import type { Person } from './access/person';
 import { hashPassphrase } from './access/signIn';
-import { readJob } from './jobView/jobView';
+import { readJob } from './odds/readJob';
 import type { TakeInDto } from './takeIn/dto';
 import { takeIn } from './takeIn/takeIn';
 

@@ -2,7 +2,7 @@ import { replaceComplaints } from '@/data/jobs';
 import type { JobChange } from '@/data/jobState';
 import { refreshSearch } from '@/data/machines';
 import { everyone } from '../access/roles';
-import { unknownIds } from '../finding/finding';
+import { unknownIds } from '../finding/unknownIds';
 import { jobDeed } from '../jobDeed/jobDeed';
 import type { WrittenFacts } from '../jobView/jobFacts';
 import { refuseIf } from '../problem';

@@ -4,7 +4,7 @@ import type { Person } from '../access/person';
 import { allow } from '../access/roles';
 import { deedWords } from '../deeds';
 import type { AuditEntry } from './dto';
-import { mayReadAudit } from './mayReadAudit';
+import { mayReadAudit } from '../access/mayReadAudit';
 
 const PAGE = 50;
 

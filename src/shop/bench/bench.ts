@@ -3,7 +3,7 @@ import { countOpenJobs, openJobs, type OpenJob } from '@/data/jobs';
 import { workers } from '@/data/people';
 import { shopSettings } from '@/data/shopSettings';
 import { dayInZone, dayStart } from '../settings/day';
-import { foreseeStale } from '../finding/foresee';
+import { foreseeStale } from '../odds/foresee';
 import type { BenchView } from './dto';
 
 /** Machines on the premises at most; beyond this the Bench says that there are more. */

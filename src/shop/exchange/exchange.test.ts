@@ -9,7 +9,7 @@ import type { Person } from '../access/person';
 import { machineBookText, type MachineBook } from '../book/book';
 import { machineBookPdf } from '../book/bookPdf';
 import { bookSchema } from '../book/bookSchema';
-import { readJob } from '../jobView/jobView';
+import { readJob } from '../odds/readJob';
 import { keepPhotograph } from '../photographs/keepPhotograph';
 import { recordFindings } from '../recordFindings/recordFindings';
 import { base, furnishShop, openJob } from '../scene.fixture';

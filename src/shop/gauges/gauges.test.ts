@@ -4,7 +4,7 @@ import type { Knex } from 'knex';
 import { gauges } from '@/core/gauges/catalogue';
 import { openTestShop } from '../testShop.fixture';
 import type { Person } from '../access/person';
-import { readJob } from '../jobView/jobView';
+import { readJob } from '../odds/readJob';
 import { machineTimeline } from '../machines/machines';
 import { openapi } from '../openapi/openapi';
 import { ProblemError } from '../problem';

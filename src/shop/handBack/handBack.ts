@@ -11,7 +11,7 @@ import { everyone } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import type { JobFacts } from '../jobView/dto';
 import { partsOfJob, type WrittenFacts } from '../jobView/jobFacts';
-import { foretold } from '../finding/odds';
+import { foretold } from '../odds/odds';
 import { standsInTheWay } from '../moveStage/moveStage';
 import { refuseIf } from '../problem';
 import { dayInZone } from '../settings/day';

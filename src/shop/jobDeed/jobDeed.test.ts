@@ -4,7 +4,7 @@ import { afterwardsDone } from '../afterwards/afterwards';
 import { bench } from '../bench/bench';
 import type { Person } from '../access/person';
 import { fitPart } from '../fitPart/fitPart';
-import { readJob } from '../jobView/jobView';
+import { readJob } from '../odds/readJob';
 import { moveStage } from '../moveStage/moveStage';
 import { recordFindings } from '../recordFindings/recordFindings';
 import { base, furnishShop, openJob } from '../scene.fixture';

@@ -4,7 +4,7 @@ import { beginJobDeed, endJobDeed, jobState, type JobChange, type JobState, type
 import { kindById } from '@/knowledge';
 import type { Person } from '../access/person';
 import { deedOn, type DeedOn, type DeedSpec } from '../deed/deed';
-import { foresee } from '../finding/foresee';
+import { foresee } from '../odds/foresee';
 import type { JobChanges } from '../jobView/dto';
 import { factsOf, jobFacts, type WrittenFacts } from '../jobView/jobFacts';
 import { notFound, ProblemError } from '../problem';

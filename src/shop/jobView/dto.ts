@@ -1,7 +1,7 @@
 import type { BenchState } from '@/core/diagnosis/finderCase';
 import type { OddsView } from '../finding/dto';
 import type { KeptGauge } from '../gauges/dto';
-import type { PhotographView } from '../photographs/dto';
+import type { PhotographView } from '../pictures/dto';
 
 /**
  * Everything that was written to one job and what follows from it without any odds, as plain data. A deed answers with

@@ -6,7 +6,7 @@ import { openTestShop } from '../testShop.fixture';
 import { kindById } from '@/knowledge';
 import type { Person } from '../access/person';
 import { handBack } from '../handBack/handBack';
-import { readJob } from '../jobView/jobView';
+import { readJob } from '../odds/readJob';
 import { moveStage } from '../moveStage/moveStage';
 import { ProblemError } from '../problem';
 import { readDto } from '../readDto';

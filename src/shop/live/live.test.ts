@@ -5,7 +5,7 @@ import { openTestShop } from '../testShop.fixture';
 import type { Person } from '../access/person';
 import { bench } from '../bench/bench';
 import { endWait } from '../endWait/endWait';
-import { readJob } from '../jobView/jobView';
+import { readJob } from '../odds/readJob';
 import { machineCard } from '../machines/machines';
 import { moveJob } from '../moveJob/moveJob';
 import { base, furnishShop, openJob } from '../scene.fixture';

@@ -1,4 +1,4 @@
-import type { PhotographView } from '../photographs/dto';
+import type { PhotographView } from '../pictures/dto';
 
 /** Columns by which machines are sorted. */
 export const MACHINE_COLUMNS = ['tag', 'machine', 'owner', 'serial', 'due'] as const;

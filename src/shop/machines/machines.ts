@@ -26,7 +26,7 @@ import { shopSettings } from '@/data/shopSettings';
 import { planItems } from '@/knowledge/plans';
 import type { ListQuery, Page } from '../lists/dto';
 import { pageOf } from '../lists/pageOf';
-import { photographView } from '../photographs/photographView';
+import { photographView } from '../pictures/photographView';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import type { MachineCardView, MachineListView, TimelineView } from './dto';

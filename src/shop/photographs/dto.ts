@@ -1,15 +1,6 @@
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsString, Length } from 'class-validator';
 import { JobDeedDto } from '../jobDeed/dto';
 
-export interface PhotographView {
-  id: number;
-  at: string;
-  caption: string;
-  width: number;
-  height: number;
-  by: string | null;
-}
-
 /** Photographs that were sent before, given to a job. */
 export class AddPhotographsDto extends JobDeedDto {
   @IsArray()

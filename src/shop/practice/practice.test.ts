@@ -5,7 +5,7 @@ import { parseMeterLine } from '@/core/instruments/lineProtocol';
 import { knowledge } from '@/knowledge';
 import type { Person } from '../access/person';
 import { handBack } from '../handBack/handBack';
-import { readJob } from '../jobView/jobView';
+import { readJob } from '../odds/readJob';
 import { moveStage } from '../moveStage/moveStage';
 import { recordFindings } from '../recordFindings/recordFindings';
 import { recordProof } from '../recordProof/recordProof';

@@ -9,7 +9,7 @@ import { countReading, insertPractice, practiceOf } from '@/data/practice';
 import { kindById, knowledge } from '@/knowledge';
 import { bench } from '../access/roles';
 import { deedOn } from '../deed/deed';
-import { oddsOfJob } from '../finding/odds';
+import { oddsOfJob } from '../odds/odds';
 import { JobDeedDto } from '../jobDeed/dto';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { notFound, refuseIf } from '../problem';

@@ -1,5 +1,5 @@
 import { amendCustomer } from '@/shop/customers/customers';
-import { mayReadAudit } from '@/shop/audit/mayReadAudit';
+import { mayReadAudit } from '@/shop/access/mayReadAudit';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { idNumber } from '@/app/deedRoute';

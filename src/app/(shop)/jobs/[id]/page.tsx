@@ -1,7 +1,7 @@
 import { redirect } from 'next/navigation';
 import { jobNumber } from '@/app/jobNumber';
 import { orNotFound } from '@/app/orNotFound';
-import { stageOf } from '@/shop/jobView/jobView';
+import { stageOf } from '@/shop/odds/readJob';
 
 export default async function JobPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;

@@ -1,6 +1,6 @@
 import { answer, jsonBody } from '@/app/answer';
 import { FindingRequestDto } from '@/shop/finding/dto';
-import { finding } from '@/shop/finding/finding';
+import { finding } from '@/shop/odds/finding';
 import { readDto } from '@/shop/readDto';
 
 export const POST = answer(async (request) =>

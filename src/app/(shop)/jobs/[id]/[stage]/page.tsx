@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { jobNumber } from '@/app/jobNumber';
 import { orNotFound } from '@/app/orNotFound';
-import { jobPage } from '@/shop/jobView/jobView';
+import { jobPage } from '@/shop/odds/readJob';
 import { JobScreen } from '@/ui/jobScreen/JobScreen';
 import { STAGES, type StageId } from '@/ui/job/stages';
 

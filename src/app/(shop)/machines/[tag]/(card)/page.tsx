@@ -1,5 +1,5 @@
 import { changeOwner } from '@/shop/amendMachine/amendMachine';
-import { mayReadAudit } from '@/shop/audit/mayReadAudit';
+import { mayReadAudit } from '@/shop/access/mayReadAudit';
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { orNotFound } from '@/app/orNotFound';

@@ -1,6 +1,6 @@
 import { answer } from '@/app/answer';
 import { jobNumber } from '@/app/jobNumber';
-import { readOdds } from '@/shop/jobView/jobView';
+import { readOdds } from '@/shop/odds/readJob';
 
 export const GET = answer<{ params: Promise<{ id: string }> }>(async (_request, { params }) =>
   Response.json(await readOdds(jobNumber((await params).id))),

@@ -1,3 +1,3 @@
-import { owner, type Right } from '../access/roles';
+import { owner, type Right } from './roles';
 
 export const mayReadAudit: Right = { name: 'read-audit', roles: owner, summary: 'Read the audit' };

@@ -1,26 +1,9 @@
-import type { Kind } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
-import { ProblemError, refuseIf, type FieldProblem } from '../problem';
-import { FindingAnswerDto, type FindingRequestDto } from './dto';
+import { FindingAnswerDto, type FindingRequestDto } from '../finding/dto';
+import { readFindings } from '../finding/readFindings';
+import { unknownIds } from '../finding/unknownIds';
+import { ProblemError, refuseIf } from '../problem';
 import { oddsOf } from './odds';
-import { readFindings } from './readFindings';
-
-/** @returns problems of the ids in a request, each at its field */
-export function unknownIds(kind: Kind, request: Pick<FindingRequestDto, 'complaints' | 'cleared'>): FieldProblem[] {
-  const complaints = new Set(knowledge.complaints.filter((c) => c.kinds.includes(kind.id)).map((c) => c.id));
-  const cautions = new Set(knowledge.cautions.map((c) => c.id));
-  const problems: FieldProblem[] = [];
-  request.complaints.forEach((id, i) => {
-    if (!complaints.has(id))
-      problems.push({ field: `complaints[${i}]`, message: `${kind.id} has no complaint ${id}.` });
-    else if (request.complaints.indexOf(id) !== i)
-      problems.push({ field: `complaints[${i}]`, message: `${id} is there twice.` });
-  });
-  request.cleared?.forEach((id, i) => {
-    if (!cautions.has(id)) problems.push({ field: `cleared[${i}]`, message: `There is no caution ${id}.` });
-  });
-  return problems;
-}
 
 /**
  * The finding service by itself, without a job.

@@ -3,9 +3,9 @@ import { openTestShop } from '../testShop.fixture';
 import { openapi } from '../openapi/openapi';
 import { ProblemError } from '../problem';
 import { readDto } from '../readDto';
-import { FindingRequestDto } from './dto';
+import { FindingRequestDto } from '../finding/dto';
 import { finding } from './finding';
-import { shippedKnowledge } from './shippedKnowledge';
+import { shippedKnowledge } from '../finding/shippedKnowledge';
 
 let close: () => Promise<void>;
 let db: Knex;

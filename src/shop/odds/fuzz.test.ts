@@ -4,7 +4,7 @@ import { openTestShop } from '../testShop.fixture';
 import { knowledge } from '@/knowledge';
 import { ProblemError } from '../problem';
 import { readDto } from '../readDto';
-import { FindingRequestDto } from './dto';
+import { FindingRequestDto } from '../finding/dto';
 import { finding } from './finding';
 
 let db: Knex;

@@ -2,10 +2,10 @@ import { database } from '@/data/database';
 import { jobById } from '@/data/jobs';
 import { jobState } from '@/data/jobState';
 import type { OddsView } from '../finding/dto';
-import { oddsOfJob, oddsSoon } from '../finding/odds';
+import { factsAndState } from '../jobView/jobFacts';
+import { oddsOfJob, oddsSoon } from './odds';
 import { notFound } from '../problem';
-import type { JobFacts, JobView } from './dto';
-import { factsAndState } from './jobFacts';
+import type { JobFacts, JobView } from '../jobView/dto';
 
 /** The whole of one job, with the odds as they stand now. @throws ProblemError 404 */
 export async function readJob(id: number): Promise<JobView> {

@@ -6,7 +6,7 @@ import { database } from '@/data/database';
 import type { JobState } from '@/data/jobState';
 import { talliesFor } from '@/data/tallies';
 import { caseOfJob, keyOfCase } from '../jobView/caseOfJob';
-import type { OddsView } from './dto';
+import type { OddsView } from '../finding/dto';
 import { finderDoes } from './finderThreads';
 
 /** An answer of the finder: on its way, and then there. */
