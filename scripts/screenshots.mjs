@@ -36,7 +36,6 @@ async function open(colorScheme, width = 1280, height = 800) {
 }
 
 const day = await open('light');
-await day.shot('sign-in');
 await day.enter();
 await day.go('/');
 await day.shot('bench');
@@ -98,6 +97,8 @@ await day.go(`${wet}/job-sheet`);
 await day.shot('job-sheet');
 await day.go('/wall');
 await day.shot('wall');
+await day.go('/shop');
+await day.shot('shop');
 await day.go('/shop/learning');
 await day.page.waitForTimeout(800);
 await day.shot('finder-learning');

@@ -104,7 +104,8 @@ async function openStands(count) {
   for (const database of databases) {
     // A server that another run left behind would answer in place of ours.
     port = await freePort(port);
-    const child = spawn('node', [bin('next'), 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    const start = ['start', '-H', '127.0.0.1', '-p', String(port), '--keepAliveTimeout', '75000'];
+    const child = spawn('node', [bin('next'), ...start], {
       stdio: ['ignore', 'ignore', 'inherit'],
       env: { ...env, DATABASE_URL: database },
     });

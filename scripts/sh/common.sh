@@ -60,7 +60,7 @@ server_start() {
   SERVER_PORT=$(free_port "$1")
   [ "$SERVER_PORT" = "$1" ] || say "Port $1 is taken; using $SERVER_PORT"
   say "Server"
-  node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$SERVER_PORT" >"$STATE/server.log" 2>&1 &
+  node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$SERVER_PORT" --keepAliveTimeout 75000 >"$STATE/server.log" 2>&1 &
   SERVER_PID=$!
   for _ in $(seq 1 120); do
     node -e 'fetch(process.argv[1]).then(r=>process.exit(r.ok?0:1),()=>process.exit(1))' "http://127.0.0.1:$SERVER_PORT/readyz" && return
