@@ -28,11 +28,19 @@ export function SameWorth({
     <Box
       role="group"
       aria-label="Worth the same"
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}
+      sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, alignItems: 'center' }}
     >
       <Typography variant="body2">Worth the same:</Typography>
       {others.map((n) => (
-        <Button key={n.check} size="small" variant="text" color="inherit" onClick={() => onPick(n.check)}>
+        <Button
+          key={n.check}
+          size="small"
+          variant="text"
+          color="inherit"
+          // Without padding a line that wraps begins where the one above began.
+          sx={{ px: 0, minWidth: 0 }}
+          onClick={() => onPick(n.check)}
+        >
           {doingOf(job.machine.kind, n.check)?.label ?? n.check}
           <Box component="span" sx={{ ml: 0.75 }}>
             <Reading>{(n.minutes + n.openingMinutes).toFixed(1)} min</Reading>
