@@ -1,35 +1,13 @@
 import { prepared, type Db } from './database';
 import type { AddedStation, MachineRow, ModelRow } from './machines';
-import type { EverWet, Place, ProofRow, Stage, WaitRow, WarrantyChoice } from './jobs';
+import type { JobRow, ProofRow, WaitRow } from './jobs';
 
 /** An instant as PostgreSQL writes it into JSON: ISO 8601 with its offset. */
 type Instant = string;
 
 /** Everything that was written to one job, and whose machine it is, as it stood at one moment. */
 export interface JobState {
-  job: {
-    id: number;
-    machine_id: number;
-    customer_id: number;
-    stage: Stage;
-    place: Place;
-    words: string;
-    customer_diagnosis: string | null;
-    opened_before: boolean;
-    opened_by: string;
-    picked_up: string;
-    ever_wet: EverWet;
-    accessories: string[];
-    warranty_choice: WarrantyChoice;
-    comeback_of: number | null;
-    person_id: number | null;
-    bench_no: number;
-    promised_on: string;
-    taken_in_at: Instant;
-    closed_at: Instant | null;
-    advice: string;
-    version: number;
-  };
+  job: Omit<JobRow, 'taken_in_at' | 'closed_at' | 'next_action'> & { taken_in_at: Instant; closed_at: Instant | null };
   machine: Omit<MachineRow, 'search' | 'search_vector'>;
   model: ModelRow & { added_stations: AddedStation[] };
   customer: { id: number; name: string; kind: string; phone: string; standing: string };
