@@ -6,8 +6,9 @@ export default defineConfig({
   // Files side by side, each worker on a server of its own (e2e/test.ts); the tests of a file one after the other.
   fullyParallel: false,
   workers: (JSON.parse(process.env.E2E_STANDS ?? '[]') as unknown[]).length || 1,
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  // Patience for a slow machine: no test asks how long a thing takes.
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   retries: 0,
   reporter: [['list'], ['json', { outputFile: process.env.E2E_JSON ?? '.gritkeeper/e2e.json' }]],
   outputDir: '.gritkeeper/e2e-results',

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { freeMachine, signIn } from './bench';
+import { freeMachine, settled, signIn } from './bench';
 import { test } from './test';
 
 test.beforeEach(async ({ page, baseURL }) => {
@@ -151,7 +151,7 @@ test('a scanner opens the machine on any screen, and what it typed into a field 
   const { tag } = await freeMachine(page, 'upright-shaft-belt');
   const scan = () => scanLike(page, tag);
   await page.goto('/shop/settings');
-  await page.waitForLoadState('networkidle');
+  await settled(page);
   await scan();
   await expect(page).toHaveURL(new RegExp(`/machines/${tag}$`));
 
@@ -167,7 +167,7 @@ test('a scanner opens the machine on any screen, and what it typed into a field 
 
   // The tag of a machine that is here opens its job.
   await page.goto('/');
-  await page.waitForLoadState('networkidle');
+  await settled(page);
   const here = (await page.locator('a[href^="/machines/GK-"]').first().textContent())!;
   await scanLike(page, here);
   await expect(page).toHaveURL(/\/jobs\/\d+\//);

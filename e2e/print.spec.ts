@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { signIn } from './bench';
+import { settled, signIn } from './bench';
 import { test } from './test';
 
 /** Pages of a PDF and their size in millimetres, from its own page objects. */
@@ -18,7 +18,7 @@ test('tag, job sheet and care sheet each fit their paper', async ({ page, baseUR
   const print = async (path: string, article: RegExp) => {
     await page.goto(path);
     await expect(page.getByRole('article', { name: article })).toBeVisible();
-    await page.waitForLoadState('networkidle');
+    await settled(page);
     return pagesOf(await page.pdf({ preferCSSPageSize: true }));
   };
   expect(await print(`${tag}/tag`, /^Tag GK/)).toEqual({ count: 1, width: 62, height: 29 });

@@ -1,7 +1,7 @@
 import { expect } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
-import { putOnBench, signIn, takeInStranger } from './bench';
+import { putOnBench, settled, signIn, takeInStranger } from './bench';
 import { test, type Stand } from './test';
 
 const FIRST_PORT = 4398;
@@ -56,6 +56,7 @@ test('what was taken in and found is there after the server was killed and start
 
     server = await startServer(own);
     await page.goto(job);
+    await settled(page);
     await expect(page.getByText('“Before the lights went out.”')).toBeVisible();
     await expect(page.getByRole('region', { name: 'Findings so far' }).getByRole('listitem')).toHaveCount(1);
   } finally {

@@ -1,44 +1,48 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
-import { signIn } from './bench';
+import { settled, signIn } from './bench';
 import { test } from './test';
 
 // None of them changes anything: they may stand beside each other.
 test.describe.configure({ mode: 'parallel' });
 
-/** Every screen, with a job in each of its stages from the demonstration shop. */
-async function screens(page: Page): Promise<string[]> {
+/** The screens by their place in the shop, with jobs in each of their stages from the demonstration. */
+const PLACES = ['counter and bench', 'a job', 'gauges', 'the shop'] as const;
+type Place = (typeof PLACES)[number];
+
+async function screens(page: Page, place: Place): Promise<string[]> {
   await page.goto('/');
   const jobs = await page
     .locator('a[href^="/jobs/"]')
     .evaluateAll((links) => [...new Set(links.map((a) => a.getAttribute('href')!))]);
   const tag = (await page.locator('a[href^="/machines/"]').first().getAttribute('href'))!;
   const job = jobs[0]!;
-  return [
-    '/',
-    '/take-in',
-    '/machines',
-    '/machines?q=nobody-has-this-name',
-    tag,
-    `${tag}/tag`,
-    '/wall',
-    '/customers',
-    '/customers/1',
-    '/gauges',
-    ...['belt', 'air-path', 'safety-test', 'pack'].map((g) => `/gauges/${g}`),
-    `/gauges/bearing?job=${job.split('/')[2]}`,
-    '/shop',
-    '/shop/settings',
-    '/shop/models',
-    '/shop/people',
-    '/shop/learning',
-    '/shop/audit',
-    '/shop/data',
-    ...['take-in', 'find', 'fit', 'prove', 'hand-back', 'care-sheet', 'job-sheet'].map((s) => `${job}/${s}`),
-    ...jobs.slice(1, 3).map((j) => `${j}/find`),
-    '/specimen',
-    '/machines/GK-9999',
-  ];
+  const rooms: Record<Place, string[]> = {
+    'counter and bench': [
+      '/',
+      '/take-in',
+      '/machines',
+      '/machines?q=nobody-has-this-name',
+      tag,
+      `${tag}/tag`,
+      '/machines/GK-9999',
+      '/wall',
+      '/customers',
+      '/customers/1',
+    ],
+    'a job': [
+      ...['take-in', 'find', 'fit', 'prove', 'hand-back', 'care-sheet', 'job-sheet'].map((s) => `${job}/${s}`),
+      ...jobs.slice(1, 3).map((j) => `${j}/find`),
+    ],
+    gauges: [
+      '/gauges',
+      ...['belt', 'air-path', 'safety-test', 'pack'].map((g) => `/gauges/${g}`),
+      `/gauges/bearing?job=${job.split('/')[2]}`,
+      '/specimen',
+    ],
+    'the shop': ['/shop', ...['settings', 'models', 'people', 'learning', 'audit', 'data'].map((s) => `/shop/${s}`)],
+  };
+  return rooms[place];
 }
 
 /** What is wrong with a page as it stands. @param rules only these; the colours are all that differs by night */
@@ -54,8 +58,8 @@ async function violations(page: Page, rules?: string[]): Promise<string[]> {
   );
 }
 
-for (const scheme of ['light', 'dark'] as const)
-  test(`axe finds nothing on any screen, ${scheme}`, async ({ browser, baseURL }) => {
+for (const [scheme, place] of PLACES.flatMap((p) => [['light', p] as const, ['dark', p] as const]))
+  test(`axe finds nothing on any screen of ${place}, ${scheme}`, async ({ browser, baseURL }) => {
     test.setTimeout(600_000);
     const context = await browser.newContext({ baseURL: baseURL!, colorScheme: scheme, reducedMotion: 'reduce' });
     const page = await context.newPage();
@@ -66,9 +70,9 @@ for (const scheme of ['light', 'dark'] as const)
     const rules = scheme === 'dark' ? ['color-contrast', 'link-in-text-block'] : undefined;
     const found: Record<string, string[]> = { '/sign-in': await violations(page, rules) };
     await signIn(page, baseURL!);
-    for (const path of await screens(page)) {
+    for (const path of await screens(page, place)) {
       await page.goto(path);
-      await page.waitForLoadState('networkidle');
+      await settled(page);
       found[path] = await violations(page, rules);
     }
     expect(Object.fromEntries(Object.entries(found).filter(([, v]) => v.length > 0))).toEqual({});
@@ -76,33 +80,34 @@ for (const scheme of ['light', 'dark'] as const)
     await context.close();
   });
 
-test('on a phone nothing is wider than the screen', async ({ browser, baseURL }) => {
-  test.setTimeout(400_000);
-  const context = await browser.newContext({
-    baseURL: baseURL!,
-    viewport: { width: 390, height: 844 },
-    hasTouch: true,
-    isMobile: true,
+for (const place of PLACES)
+  test(`on a phone nothing of ${place} is wider than the screen`, async ({ browser, baseURL }) => {
+    test.setTimeout(400_000);
+    const context = await browser.newContext({
+      baseURL: baseURL!,
+      viewport: { width: 390, height: 844 },
+      hasTouch: true,
+      isMobile: true,
+    });
+    const page = await context.newPage();
+    await signIn(page, baseURL!);
+    const wide: string[] = [];
+    for (const path of await screens(page, place)) {
+      await page.goto(path);
+      await settled(page);
+      const width = await page.evaluate(() => document.documentElement.scrollWidth);
+      if (width > 390) wide.push(`${path} is ${width} px wide`);
+    }
+    expect(wide).toEqual([]);
+    await context.close();
   });
-  const page = await context.newPage();
-  await signIn(page, baseURL!);
-  const wide: string[] = [];
-  for (const path of await screens(page)) {
-    await page.goto(path);
-    await page.waitForLoadState('networkidle');
-    const width = await page.evaluate(() => document.documentElement.scrollWidth);
-    if (width > 390) wide.push(`${path} is ${width} px wide`);
-  }
-  expect(wide).toEqual([]);
-  await context.close();
-});
 
 test('labels of the line board do not touch, drawn by the real browser', async ({ page, baseURL }) => {
   await signIn(page, baseURL!);
   for (const width of [1280, 820, 390]) {
     await page.setViewportSize({ width, height: 800 });
     await page.goto('/specimen');
-    await page.waitForLoadState('networkidle');
+    await settled(page);
     const overlaps = await page.evaluate(() => {
       const texts = [...document.querySelectorAll<SVGTextElement>('svg[role=group] text')].map((t) => ({
         text: t.textContent,

@@ -229,7 +229,7 @@ test('another browser’s old state is refused with both versions, and nothing i
   // A browser whose line is cut does not hear what the first one does.
   const elsewhere = await browser.newContext({ baseURL: baseURL! });
   const second = await elsewhere.newPage();
-  await second.route('**/api/v1/live', (route) => route.abort());
+  await second.route('**/api/v1/live*', (route) => route.abort());
   await signIn(second, baseURL!);
   await second.goto(page.url());
   await putOnBench(page, 'Bag or bin');

@@ -35,8 +35,11 @@ export function readCsv<C extends string>(
   return data.map((row) => Object.fromEntries(all.map((c) => [c, (row[c] ?? '').trim()])) as Record<C, string>);
 }
 
-/** Characters at which a spreadsheet takes a cell for a formula (OWASP, CSV injection: from memory). */
-const FORMULA = /^[=+\-@\t\r]/;
+/**
+ * Where a spreadsheet takes a cell for a formula (OWASP, CSV injection: from memory), and what looks like such a cell
+ * already made harmless: that gets an apostrophe more, or the one it came with would be lost on the way back.
+ */
+const FORMULA = /^'*[=+\-@\t\r]/;
 
 /**
  * Writes CSV as RFC 4180 has it: CRLF, quotes where they are needed. A cell that a spreadsheet would run as a formula

@@ -62,8 +62,11 @@ describe('CSV', () => {
     );
   });
 
-  test('a cell that a spreadsheet would run is made harmless', () => {
+  test('a cell that a spreadsheet would run is made harmless, and one that looks so keeps its own apostrophe', () => {
     expect(writeCsv(['a'], [['=1+1'], ['@x'], ['plain']])).toBe("a\r\n'=1+1\r\n'@x\r\nplain\r\n");
+    const cells = ["'-", "''=1", "'", "'tis", '-', '='];
+    const back = read(writeCsv(['a', 'b'], [cells.slice(0, 2), ...cells.map((c) => ['x', c])]));
+    expect(back.map((r) => plainCell(r.b))).toEqual(["''=1", ...cells]);
   });
 
   test('a byte order mark, semicolons, a name in capitals', () => {

@@ -70,6 +70,35 @@ test('after the line was cut it is made again, and everybody is told that anythi
   }
 });
 
+test('who comes later hears what happened since their page was drawn, and no more', async () => {
+  const { stop, until } = ear();
+  try {
+    await until((n) => n.length > 0);
+    await new Promise((r) => setTimeout(r, 30));
+    const linked = Date.now();
+    const first = await openJob(person, models[K1]!, ['squeal']);
+    await until((n) => n.some((x) => x.job === first));
+    await new Promise((r) => setTimeout(r, 30));
+    const drawn = Date.now();
+    const job = await openJob(person, models[K1]!, ['squeal']);
+    await until((n) => n.some((x) => x.job === job));
+    const since = (at: number) => {
+      const told: News[] = [];
+      listen((n) => told.push(n), Date.now() - at)();
+      return new Set(told.map((n) => n.job).filter((j) => j !== null));
+    };
+    expect(since(Date.now() + 1)).toEqual(new Set());
+    expect(since(drawn)).toEqual(new Set([job]));
+    expect(since(linked)).toEqual(new Set([first, job]));
+    // Longer ago than anybody listened: anything may have changed.
+    const told: News[] = [];
+    listen((n) => told.push(n), 3_600_000)();
+    expect(told).toEqual([{ machine: null, job: null }]);
+  } finally {
+    stop();
+  }
+});
+
 test('the stream greets, tells, and ends when its reader leaves', async () => {
   const left = new AbortController();
   const reader = liveEvents(left.signal).getReader();

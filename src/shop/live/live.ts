@@ -4,8 +4,11 @@ const HEART_MS = 10_000;
 /** A stream ends after this and the browser opens another: a session that has ended hears nothing more. */
 const LONGEST_MS = 10 * 60_000;
 
-/** Changes of the shop as server-sent events (HTML Living Standard, section 9.2) until the reader leaves. */
-export function liveEvents(left: AbortSignal): ReadableStream<Uint8Array> {
+/**
+ * Changes of the shop as server-sent events (HTML Living Standard, section 9.2) until the reader leaves.
+ * @param ageMs how old the reader's page is: what changed since it was drawn is told first
+ */
+export function liveEvents(left: AbortSignal, ageMs = 0): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();
   let stop = () => {};
   let cancelled = false;
@@ -13,7 +16,7 @@ export function liveEvents(left: AbortSignal): ReadableStream<Uint8Array> {
     start(controller) {
       const write = (text: string) => controller.enqueue(encoder.encode(text));
       write('retry: 1000\nevent: hello\ndata: {}\n\n');
-      const silence = listen((news) => write(`event: change\ndata: ${JSON.stringify(news)}\n\n`));
+      const silence = listen((news) => write(`event: change\ndata: ${JSON.stringify(news)}\n\n`), ageMs);
       // An event and no comment: the browser shows comments to nobody, and a cut cable says nothing by itself.
       const heart = setInterval(() => write('event: here\ndata: {}\n\n'), HEART_MS);
       const end = setTimeout(() => stop(), LONGEST_MS);

@@ -70,8 +70,9 @@ function browser() {
   return { streams, open: () => streams.filter((s) => s.isOpen) };
 }
 
-/** One tab: the module as it is loaded there, and what it hears. */
-function tab() {
+/** One tab: the module as it is loaded there, and what it hears. @param drawnAt when its page was drawn, ms */
+function tab(drawnAt: number = Date.now()) {
+  Object.defineProperty(performance, 'timeOrigin', { value: drawnAt, configurable: true });
   let listenToShop!: typeof Listen;
   jest.isolateModules(() => {
     // Each tab has the module to itself.
@@ -90,7 +91,7 @@ afterEach(() => jest.useRealTimers());
 
 test('twenty tabs of one browser hold one stream, and all hear what it tells', async () => {
   const { open } = browser();
-  const tabs = Array.from({ length: 20 }, tab);
+  const tabs = Array.from({ length: 20 }, () => tab());
   await soon();
   expect(open()).toHaveLength(1);
   open()[0]!.send('hello');
@@ -103,6 +104,31 @@ test('twenty tabs of one browser hold one stream, and all hear what it tells', a
   tabs.forEach((t) => t.leave());
   await soon();
   expect(open()).toEqual([]);
+});
+
+test('what happened between the drawing of a page and its listening is told to it, from the tab that holds the line', async () => {
+  const { open } = browser();
+  const one = tab();
+  await soon();
+  expect(open()[0]!.url).toMatch(/\?age=\d+$/);
+  open()[0]!.send('hello');
+  await jest.advanceTimersByTimeAsync(100);
+  open()[0]!.send('change', { job: 5, machine: 1 });
+  await jest.advanceTimersByTimeAsync(3000);
+  open()[0]!.send('change', { job: 7, machine: 3 });
+  // Drawn a second before the change, listening a second after it.
+  await jest.advanceTimersByTimeAsync(1000);
+  const late = tab(Date.now() - 2000);
+  expect(late.heard).toEqual([7]);
+  // Drawn after it: nothing to tell.
+  await jest.advanceTimersByTimeAsync(1000);
+  const later = tab(Date.now() - 500);
+  expect(later.heard).toEqual([]);
+  expect(late.heard).toEqual([7]);
+  // Older than anything that is kept: all of it may have changed.
+  const ancient = tab(Date.now() - 3_600_000);
+  expect(ancient.heard).toEqual([null]);
+  [one, late, later, ancient].forEach((t) => t.leave());
 });
 
 test('when the tab that listens closes, another takes over and everybody looks anew', async () => {

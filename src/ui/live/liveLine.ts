@@ -10,6 +10,10 @@ type Word =
   | { say: 'here' }
   /** There was a gap in which anything may have happened. */
   | { say: 'gap' }
+  /** A tab begins to listen whose page was drawn before: what happened since (ms, this machine's clock)? */
+  | { say: 'new'; tab: string; since: number }
+  /** What that tab missed. */
+  | { say: 'missed'; tab: string; jobs: (number | null)[] }
   | { say: 'lost' };
 
 export interface Listener {
@@ -23,7 +27,12 @@ const SILENCE_MS = 25_000;
 const WATCH_MS = 5000;
 const NAME = 'gritkeeper-live';
 
+/** What was heard is kept as long for a tab that comes later; an older page looks anew. */
+const MEMORY_MS = 60_000;
+
 const listeners = new Set<Listener>();
+/** What is shown was drawn then at the earliest (ms): a page takes its time until it listens. */
+let drawnAt = performance.timeOrigin;
 let close: (() => void) | null = null;
 
 /** Hears what happens in the shop until the answer is called. */
@@ -35,6 +44,7 @@ export function listenToShop(listener: Listener): () => void {
     if (listeners.size > 0) return;
     close?.();
     close = null;
+    drawnAt = Date.now();
   };
 }
 
@@ -44,18 +54,42 @@ function openLine(): () => void {
   let heardAt = Date.now();
   let source: EventSource | null = null;
   let wasLost = false;
+  const me = crypto.randomUUID();
+  /** Since when nothing was missed here, and what was heard. */
+  let heardSince = Infinity;
+  let heard: { at: number; job: number | null }[] = [];
 
+  const change = (job: number | null) => {
+    const now = Date.now();
+    heard = [...heard.filter((h) => h.at > now - MEMORY_MS), { at: now, job }];
+    tell((l) => l.onChange(job));
+  };
+  /** To a tab that came later, from the one that holds the line. */
+  const remind = (tab: string, since: number) => {
+    // Without a line here another answers; while it is being opened everybody will be told that there was a gap.
+    if (!source || heardSince === Infinity) return;
+    const jobs =
+      since < heardSince || since < Date.now() - MEMORY_MS
+        ? [null]
+        : heard.filter((h) => h.at >= since).map((h) => h.job);
+    if (jobs.length > 0) channel.postMessage({ say: 'missed', tab, jobs } satisfies Word);
+  };
   const hear = (word: Word) => {
     if (word.say === 'lost') {
       wasLost = true;
       return tell((l) => l.onState(false));
     }
+    if (word.say === 'new') return remind(word.tab, word.since);
+    if (word.say === 'missed') {
+      if (word.tab === me) word.jobs.forEach((job) => tell((l) => l.onChange(job)));
+      return;
+    }
     heardAt = Date.now();
     if (wasLost) tell((l) => l.onState(true));
     wasLost = false;
-    if (word.say === 'gap') tell((l) => l.onChange(null));
+    if (word.say === 'gap') change(null);
     // What happened to a machine outside a job is nothing that an open job shows.
-    if (word.say === 'change') tell((l) => l.onChange(word.job !== null || word.machine === null ? word.job : -1));
+    if (word.say === 'change') change(word.job !== null || word.machine === null ? word.job : -1);
   };
   const say = (word: Word) => {
     channel.postMessage(word);
@@ -66,9 +100,11 @@ function openLine(): () => void {
   const listen = (isFirst: boolean) => {
     let greeted = isFirst;
     source?.close();
-    source = new EventSource('/api/v1/live');
+    // The server tells what happened since this page was drawn.
+    source = new EventSource(isFirst ? `/api/v1/live?age=${Math.ceil(Date.now() - drawnAt)}` : '/api/v1/live');
     source.addEventListener('hello', () => {
-      // The first greeting comes with a fresh page; for the other tabs, and after it for this one, there was a gap.
+      heardSince = Math.min(heardSince, isFirst ? drawnAt : Date.now());
+      // After the first greeting nothing is missing here; for the other tabs, and later for this one, there was a gap.
       if (greeted) {
         channel.postMessage({ say: 'gap' } satisfies Word);
         hear({ say: 'here' });
@@ -105,7 +141,10 @@ function openLine(): () => void {
   // Without locks (a page that is not served securely) every tab has a stream of its own.
   const alone = !('locks' in navigator);
   if (alone) listen(true);
-  else void lead({ signal: closed.signal });
+  else {
+    channel.postMessage({ say: 'new', tab: me, since: drawnAt } satisfies Word);
+    void lead({ signal: closed.signal });
+  }
 
   const watch = setInterval(() => {
     if (Date.now() - heardAt < SILENCE_MS) return;

@@ -1,10 +1,10 @@
 import { answer } from '@/app/answer';
 import { liveEvents } from '@/shop/live/live';
 
-/** Changes of the shop as they happen. */
+/** Changes of the shop as they happen; with `?age=` (ms) also those since the reader's page was drawn. */
 export const GET = answer(
   async (request) =>
-    new Response(liveEvents(request.signal), {
+    new Response(liveEvents(request.signal, ageOf(request)), {
       headers: {
         'content-type': 'text/event-stream; charset=utf-8',
         // Compressed or buffered, an event would arrive with the next one.
@@ -13,3 +13,9 @@ export const GET = answer(
       },
     }),
 );
+
+/** @returns ms; what is no age is none: the reader then hears from now on. */
+function ageOf(request: Request): number {
+  const age = Number(new URL(request.url).searchParams.get('age') ?? 0);
+  return Number.isFinite(age) && age > 0 ? age : 0;
+}
