@@ -77,14 +77,23 @@ test('from sign-in to hand-back without a mouse', async ({ page }) => {
   }
   await press('To Prove');
   await expect(page.getByRole('heading', { name: 'Prove', exact: true })).toBeVisible();
-  for (let i = 0; i < 12; i++) {
+  for (let i = 0; i < 16; i++) {
     const open = page
       .locator('[role=group]')
       .filter({ has: page.getByRole('button', { name: 'Passed', pressed: false }) })
       .first();
     if ((await open.count()) === 0) break;
     const label = (await open.getAttribute('aria-label'))!;
-    const button = page.getByRole('group', { name: label, exact: true }).getByRole('button', { name: 'Passed' });
+    const group = page.getByRole('group', { name: label, exact: true });
+    const button = group.getByRole('button', { name: 'Passed' });
+    for (const [field, words] of [
+      ['By which rules', 'Rules in force here'],
+      ['Readings', 'Insulation 50 MΩ'],
+    ] as const)
+      if ((await group.getByLabel(field).count()) > 0) {
+        await focusOn(group.getByLabel(field));
+        await keyboard.type(words);
+      }
     await focusOn(button);
     await keyboard.press('Enter');
     await expect(button).toHaveAttribute('aria-pressed', 'true');

@@ -34,7 +34,7 @@ export interface JobState {
     ends_at: Instant;
     ended_at: Instant | null;
   })[];
-  proofs: Pick<ProofRow, 'item' | 'result' | 'before_value' | 'after_value' | 'note'>[];
+  proofs: Pick<ProofRow, 'item' | 'result' | 'before_value' | 'after_value' | 'note' | 'details'>[];
   photographs: { id: number; at: Instant; caption: string; width: number; height: number; person: string | null }[];
   gauges: { id: number; gauge: string; method_version: number; says: string; at: Instant; person: string | null }[];
   /** Station → when its part was last replaced on this machine. */
@@ -75,7 +75,7 @@ const STATE = `select
     'id',
   )} as fitted,
   ${list('id, kind, what, started_at, ends_at, ended_at', 'wait where job_id = job.id', 'id')} as waits,
-  ${list('id, item, result, before_value, after_value, note', 'proof where job_id = job.id', 'id')} as proofs,
+  ${list('id, item, result, before_value, after_value, note, details', 'proof where job_id = job.id', 'id')} as proofs,
   ${list(
     'g.id, g.at, g.caption, g.width, g.height, p.name as person',
     'photograph g left join person p on p.id = g.person_id where g.job_id = job.id and g.removed_at is null',

@@ -305,6 +305,8 @@ export interface ProofRow {
   after_value: number | null;
   unit: string | null;
   note: string;
+  /** Answers to what the proof asks for, by name. */
+  details: Record<string, string>;
   at: Date;
   person: string | null;
 }

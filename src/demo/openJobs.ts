@@ -99,10 +99,15 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
     for (const step of (await readJob(job)).rebuild)
       if (!but.includes(step.id)) await tickRebuild(person, job, { ...(await base(job)), step: step.id, done: true });
   };
+  const SAID = {
+    rules: 'Local rules in force',
+    readings: 'Insulation 85 MΩ, touch current 0.05 mA',
+    tester: person.name,
+  };
   const prove = async (job: number, but: string[] = []) => {
     for (const p of (await readJob(job)).proofs)
       if (p.required && !but.includes(p.item))
-        await recordProof(person, job, { ...(await base(job)), item: p.item, result: 'pass', note: '' });
+        await recordProof(person, job, { ...(await base(job)), item: p.item, result: 'pass', note: '', ...SAID });
   };
 
   /** A drawn stand-in for what a phone's camera would have seen. */

@@ -1,4 +1,5 @@
 import { forecastsOf } from '@/core/diagnosis/forecastsOf';
+import type { ProofAsk } from '@/shop/jobView/dto';
 import { proofItems } from '@/shop/jobView/proofItems';
 import type { Knex } from 'knex';
 import { seededRandom } from '@/core/diagnosis/seededRandom';
@@ -364,6 +365,15 @@ class Batch {
   }
 }
 
+/** What the demonstration's electrical checks say: invented. */
+function signed(random: () => number): Record<ProofAsk, string> {
+  return {
+    rules: 'Local rules in force',
+    readings: `Insulation ${Math.round(20 + 180 * random())} MΩ, touch current ${(0.02 + 0.1 * random()).toFixed(2)} mA`,
+    tester: 'Wren Ostrey',
+  };
+}
+
 function proofs({ job, kind, closed, person, random }: PastJob, jobId: number) {
   const at = new Date(closed.getTime() - 3_600_000);
   const row = (item: string, more: object = {}) => ({
@@ -375,15 +385,16 @@ function proofs({ job, kind, closed, person, random }: PastJob, jobId: number) {
     before_value: null as number | null,
     after_value: null as number | null,
     unit: null as string | null,
+    details: {},
     ...more,
   });
-  const items = proofItems(kind, job.complaints);
+  const items = proofItems(kind, job.complaints, new Set(job.faults.map((f) => f.id)));
   const measured = (id: string) => items.some((i) => i.id === id);
   const slow = measured('roll-speed') && job.complaints.some((c) => c.startsWith('roll'));
   const weak = measured('sealed-vacuum') && job.complaints.some((c) => c.includes('suction') || c.includes('minutes'));
   const about = (x: number, spread: number) => x * (1 + spread * (random() - 0.5));
   return [
-    ...items.filter((i) => i.required).map((i) => row(i.id)),
+    ...items.filter((i) => i.required).map((i) => row(i.id, i.asks.length > 0 ? { details: signed(random) } : {})),
     ...(slow
       ? [
           row('roll-speed', {

@@ -8,10 +8,12 @@ import type {
   Knowledge,
   Outcome,
   Caution,
+  OwedProof,
+  Repair,
 } from '@/core/diagnosis/knowledge';
 
 /** A fault as the trade describes it, wherever it occurs. */
-export type FaultText = Omit<Fault, 'kinds'>;
+export type FaultText = Omit<Fault, 'kinds' | 'repair'> & { repair: Omit<Repair, 'cautions' | 'owes'> };
 export type ComplaintText = Omit<Complaint, 'kinds'> & {
   /** It can only be said of a kind with one of these stations. */
   onlyWith?: string[];
@@ -55,6 +57,10 @@ export function assemble(parts: {
   checks: CheckText[];
   complaints: ComplaintText[];
   cautions: Caution[];
+  /** Caution → faults whose repair needs it. */
+  repairCautions: Record<string, string[]>;
+  /** Fault → what its repair owes. */
+  owedProofs: Record<string, OwedProof[]>;
 }): Knowledge {
   const { books } = parts;
   const ids = (list: { id: string }[]) => new Set(list.map((x) => x.id));
@@ -65,6 +71,8 @@ export function assemble(parts: {
     for (const id of book.checks)
       if (!checkIds.has(id)) throw new Error(`${book.kind.id} names check ${id}, which is not there.`);
   }
+  for (const id of [...Object.values(parts.repairCautions).flat(), ...Object.keys(parts.owedProofs)])
+    if (!faultIds.has(id)) throw new Error(`A repair of ${id} is spoken of, which is not there.`);
   const where = (has: (book: KindBook) => boolean) => books.filter(has).map((b) => b.kind.id);
   const only = (kinds: string[], all: string[]) => (kinds.length === all.length ? {} : { kinds });
   return {
@@ -86,6 +94,7 @@ export function assemble(parts: {
     })),
     faults: parts.faults.map((fault) => ({
       ...fault,
+      repair: withCare(fault, parts),
       kinds: Object.fromEntries(
         books
           .filter((b) => fault.id in b.faults)
@@ -127,6 +136,16 @@ export function assemble(parts: {
       };
     }),
   };
+}
+
+/** A repair with where it can hurt and what it owes. */
+function withCare(
+  { id, repair }: FaultText,
+  { repairCautions, owedProofs }: Pick<Parameters<typeof assemble>[0], 'repairCautions' | 'owedProofs'>,
+): Repair {
+  const cautions = Object.keys(repairCautions).filter((c) => repairCautions[c]!.includes(id));
+  const owes = owedProofs[id];
+  return { ...repair, ...(cautions.length ? { cautions } : {}), ...(owes ? { owes } : {}) };
 }
 
 function hasOneOf(kind: Kind, stations: string[] | undefined): boolean {

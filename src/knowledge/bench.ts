@@ -1,3 +1,4 @@
+import { arrivalSigns, waitKinds } from './counter';
 import { kindsWith } from './where';
 
 /** A check of the rebuild, done before Prove. Common practice, no source. */
@@ -9,6 +10,8 @@ export interface RebuildStep {
   whenOpened?: string[];
   /** Stations it speaks of, lit on the board. */
   stations: string[];
+  /** Where it can hurt someone. */
+  cautions?: string[];
 }
 
 export const rebuildSteps: RebuildStep[] = [
@@ -18,6 +21,7 @@ export const rebuildSteps: RebuildStep[] = [
     kinds: kindsWith('motor-shaft'),
     whenOpened: ['sole-plate', 'roll-out'],
     stations: ['motor-shaft'],
+    cautions: ['solvents'],
   },
   {
     id: 'roll-clean',
@@ -46,6 +50,7 @@ export const rebuildSteps: RebuildStep[] = [
     kinds: kindsWith('belt-cover'),
     whenOpened: ['sole-plate', 'roll-out'],
     stations: ['belt-cover'],
+    cautions: ['brittle-plastic'],
   },
   {
     id: 'height-knob',
@@ -53,6 +58,7 @@ export const rebuildSteps: RebuildStep[] = [
     kinds: kindsWith('height-setting'),
     whenOpened: ['sole-plate', 'roll-out'],
     stations: ['height-setting'],
+    cautions: ['brittle-plastic'],
   },
   {
     id: 'wires-in-channel',
@@ -60,6 +66,7 @@ export const rebuildSteps: RebuildStep[] = [
     kinds: kindsWith('tilt-switch', 'head-lamp'),
     whenOpened: ['head'],
     stations: ['tilt-switch', 'head-lamp'],
+    cautions: ['brittle-plastic'],
   },
   {
     id: 'neck-seated',
@@ -80,9 +87,16 @@ export const rebuildSteps: RebuildStep[] = [
     label: 'Filters clean, dry and back',
     kinds: kindsWith('pre-filter', 'pre-foam', 'pre-felt', 'exhaust-filter'),
     stations: ['pre-filter', 'pre-foam', 'pre-felt', 'exhaust-filter'],
+    cautions: ['dry-before-run'],
   },
   { id: 'cord-clear', label: 'Cord not crushed under bag or cover', kinds: kindsWith('cord'), stations: ['cord'] },
-  { id: 'turned-by-hand', label: 'Roll turned by hand: free', kinds: kindsWith('roll'), stations: ['roll'] },
+  {
+    id: 'turned-by-hand',
+    label: 'Roll turned by hand: free',
+    kinds: kindsWith('roll'),
+    stations: ['roll'],
+    cautions: ['roll-free-before-power'],
+  },
   {
     id: 'clutch-engages',
     label: 'Clutch engages leaned back, frees upright',
@@ -102,6 +116,7 @@ export const rebuildSteps: RebuildStep[] = [
     kinds: kindsWith('turbine-cover-seal'),
     whenOpened: ['head', 'sole-plate'],
     stations: ['turbine-cover-seal'],
+    cautions: ['brittle-plastic'],
   },
   {
     id: 'twist-right',
@@ -115,6 +130,7 @@ export const rebuildSteps: RebuildStep[] = [
     label: 'Earth proved before power: bare metal to the plug’s pin',
     kinds: kindsWith('gear-train'),
     stations: ['gear-train'],
+    cautions: ['earth-first'],
   },
   {
     id: 'joint-cured',
@@ -122,6 +138,7 @@ export const rebuildSteps: RebuildStep[] = [
     kinds: kindsWith('sealant-joint'),
     whenOpened: ['fan-chamber'],
     stations: ['sealant-joint'],
+    cautions: ['solvents'],
   },
   {
     id: 'fan-nut-left',
@@ -129,6 +146,7 @@ export const rebuildSteps: RebuildStep[] = [
     kinds: kindsWith('fan-chamber', 'fan-housing', 'end-shims'),
     whenOpened: ['fan-chamber', 'motor-out'],
     stations: ['fan-chamber', 'fan-housing', 'end-shims'],
+    cautions: ['left-hand-thread', 'hold-off-the-belt-track'],
   },
   {
     id: 'handle-home',
@@ -142,6 +160,7 @@ export const rebuildSteps: RebuildStep[] = [
     kinds: kindsWith('battery-pack'),
     whenOpened: ['battery', 'motor-bay'],
     stations: ['battery-pack'],
+    cautions: ['lithium-care'],
   },
   {
     id: 'battery-clamps',
@@ -149,6 +168,7 @@ export const rebuildSteps: RebuildStep[] = [
     kinds: kindsWith('batteries'),
     whenOpened: ['battery'],
     stations: ['batteries'],
+    cautions: ['lead-acid'],
   },
   {
     id: 'tanks-lids',
@@ -156,6 +176,7 @@ export const rebuildSteps: RebuildStep[] = [
     kinds: kindsWith('solution-tank', 'recovery-tank'),
     whenOpened: ['tanks-open'],
     stations: ['solution-tank', 'recovery-tank'],
+    cautions: ['chemicals'],
   },
   {
     id: 'squeegee-level',
@@ -176,6 +197,13 @@ export const rebuildSteps: RebuildStep[] = [
     kinds: kindsWith('housing'),
     stations: ['housing'],
   },
+];
+
+/** Cautions that the counter, the waits and the rebuild raise; the checks and repairs have their own. */
+export const raisedAtTheBench: string[] = [
+  ...arrivalSigns.map((s) => s.raises),
+  ...waitKinds.flatMap((w) => w.cautions),
+  ...rebuildSteps.flatMap((s) => s.cautions ?? []),
 ];
 
 /** Lines for the customer's care sheet: always, or after one of these faults. Common practice, no source. */

@@ -19,6 +19,7 @@ export const cautions: Caution[] = [
     id: 'live-measurement',
     label: 'Live measurement',
     when: 'volts are measured at the head, a switch or the hose',
+    supplies: ['mains'],
     text: 'Competent persons only, as local rules say. Insulated probes, rated meter, one hand, residual-current protection, nothing wet. The roll can start.',
   },
   {
@@ -58,13 +59,21 @@ export const cautions: Caution[] = [
     id: 'interlock-bypass',
     label: 'Bridged switch',
     when: 'a switch that stops the roll is to be bridged',
-    text: 'Bridging removes a protection: the roll no longer stops upright. Replace it. Bridge only where local rules allow, by a competent person, with the owner’s written consent and a label on the machine.',
+    text: 'Bridging removes a protection: what it stopped no longer stops. Replace it. Bridge only where local rules allow, by a competent person, with the owner’s written consent and a label on the machine.',
+  },
+  {
+    id: 'earth-broken',
+    label: 'Earth broken',
+    when: 'a machine with a protective earth shows none at its metal',
+    text: 'Out of use until the earth is mended and measured: the next fault puts the mains on its metal.',
+    holds: 'power',
   },
   {
     id: 'earth-first',
     label: 'Earth before power',
     when: 'a machine with a protective earth has been rebuilt',
-    text: 'Prove earth continuity before the first power-up. Limits and who may test: local rules win.',
+    text: 'With a protective earth: prove it before the first power-up. Double insulated: insulation first. Limits and who may test: local rules win.',
+    supplies: ['mains'],
   },
   {
     id: 'brittle-plastic',
@@ -82,6 +91,7 @@ export const cautions: Caution[] = [
     id: 'electrified-hose',
     label: 'Wires in the hose',
     when: 'the hose has conductors inside',
+    onlyWith: ['hose-conductors'],
     text: 'Never soaked; nothing sharp or stiff pushed through.',
   },
   {
@@ -89,6 +99,20 @@ export const cautions: Caution[] = [
     label: 'Dry before run',
     when: 'filters or parts were washed',
     text: 'A damp filter blocks, smells and wets the motor. Dry a full day unless weighed or felt dry.',
+  },
+  {
+    id: 'lithium-care',
+    label: 'Lithium pack',
+    when: 'a pack is measured, changed or charged',
+    text: 'Only its own charger and its own pack. Contacts never bridged: it cannot be switched off. Warm, dented or bulging: stop.',
+    supplies: ['pack'],
+  },
+  {
+    id: 'cells-bare',
+    label: 'Cells bare',
+    when: 'a pack is opened',
+    text: 'Only where that is allowed and practised. Insulated tools, rings off, eye protection, nothing laid on it: it cannot be switched off.',
+    supplies: ['pack'],
   },
   {
     id: 'lithium-pack',
@@ -119,12 +143,14 @@ export const cautions: Caution[] = [
     id: 'left-hand-thread',
     label: 'Left-hand thread',
     when: 'a fan nut, an impeller, some drive bolts',
+    onlyWith: ['fan-chamber', 'fan-housing', 'end-shims'],
     text: 'It turns the other way. Forcing it breaks the shaft or the fan.',
   },
   {
     id: 'hold-off-the-belt-track',
     label: 'Hold off the belt track',
     when: 'the shaft is gripped to free a fan',
+    onlyWith: ['motor-shaft'],
     text: 'Grip the very end: a marred belt track ruins the motor.',
   },
   {
@@ -156,11 +182,13 @@ export const cautions: Caution[] = [
     label: 'Lead-acid batteries',
     when: 'charging or testing a scrubber’s batteries',
     text: 'Ventilate, no sparks, goggles and gloves, insulated tools, rings off.',
+    supplies: ['lead-acid'],
   },
   {
     id: 'heavy-machine',
     label: 'Heavy machine',
     when: 'a scrubber lies on its side or stands on a ramp',
+    supplies: ['lead-acid'],
     text: 'Key out, park brake, chocks, a second person. Never stop half way on a ramp.',
   },
   {
@@ -180,5 +208,6 @@ export const cautions: Caution[] = [
     label: 'Very old materials',
     when: 'the machine is very old',
     text: 'Old insulation, flex and brake material can contain asbestos or lead: do not blow or sand.',
+    madeBefore: 1985,
   },
 ];

@@ -80,11 +80,11 @@ export const conditionWords = ['cracked', 'scratched', 'missing', 'taped', 'bent
 
 /** Waits with nothing for the hands to do, and where the machine lies meanwhile. Hours: common practice, no source. */
 export const waitKinds = [
-  { id: 'drying', label: 'Drying', hours: 24, place: 'rack' },
-  { id: 'soaking', label: 'Penetrant soaking', hours: 4, place: 'bench' },
-  { id: 'glue', label: 'Glue or sealant', hours: 24, place: 'rack' },
-  { id: 'part', label: 'Waiting for a part', hours: 72, place: 'parts-shelf' },
-  { id: 'answer', label: 'Waiting for an answer', hours: 48, place: 'door-shelf' },
+  { id: 'drying', label: 'Drying', hours: 24, place: 'rack', cautions: ['dry-before-run'] },
+  { id: 'soaking', label: 'Penetrant soaking', hours: 4, place: 'bench', cautions: ['solvents'] },
+  { id: 'glue', label: 'Glue or sealant', hours: 24, place: 'rack', cautions: ['solvents'] },
+  { id: 'part', label: 'Waiting for a part', hours: 72, place: 'parts-shelf', cautions: [] },
+  { id: 'answer', label: 'Waiting for an answer', hours: 48, place: 'door-shelf', cautions: [] },
 ] as const;
 
 export const places = [

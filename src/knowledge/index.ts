@@ -3,6 +3,7 @@ import { kindOf } from '@/core/diagnosis/finderCase';
 import { holdingPower } from '@/core/diagnosis/rules';
 import { problemsIn } from '@/core/diagnosis/validateKnowledge';
 import { assemble } from './assemble';
+import { raisedAtTheBench } from './bench';
 import { cautions } from './cautions';
 import { airChecks } from './checks/air';
 import { electricChecks } from './checks/electric';
@@ -20,6 +21,7 @@ import { pathFaults } from './faults/paths';
 import { powerFaults } from './faults/power';
 import { waterFaults } from './faults/water';
 import { kindBooks } from './kinds';
+import { owedProofs, repairCautions } from './workCautions';
 
 /** Everything that the trade knows; a server does not start on knowledge with dead ends (`checkKnowledge`). */
 export const knowledge: Knowledge = assemble({
@@ -44,6 +46,8 @@ export const knowledge: Knowledge = assemble({
     ...waterFaults,
   ],
   cautions,
+  repairCautions,
+  owedProofs,
 });
 
 /** @throws RangeError for a kind that is not known */
@@ -51,15 +55,13 @@ export function kindById(id: string): Kind {
   return kindOf(knowledge, id);
 }
 
-const powerCautions = holdingPower(cautions);
-
 /** Whether a caution holds back everything that needs power. */
 export function holdsBackPower(caution: string): boolean {
-  return powerCautions.has(caution);
+  return holdingPower(knowledge.cautions).has(caution);
 }
 
 /** @throws Error when the shipped knowledge has dead ends; asked when a server starts, and by a test */
 export function checkKnowledge(): void {
-  const problems = problemsIn(knowledge);
+  const problems = problemsIn(knowledge, raisedAtTheBench);
   if (problems.length > 0) throw new Error(`The shipped knowledge has dead ends:\n${problems.join('\n')}`);
 }

@@ -33,6 +33,7 @@ export const practitionersOrder: readonly string[] = [
   'run-seconds',
   'wind-down-listen',
   'cord-flex',
+  'plug-ohms',
   'lamp-look',
   'head-lamp-look',
   'indicator-test',
@@ -110,6 +111,7 @@ export const practitionersOrder: readonly string[] = [
   'handle-switch-ohms',
   'tilt-switch-ohms',
   'head-board-look',
+  'brush-motor-turn',
   'motor-winding-ohms',
   'motor-current',
   'roll-speed',
@@ -122,6 +124,7 @@ export const practitionersOrder: readonly string[] = [
   'trip-time',
   // Only then the motor.
   'motor-spin',
+  'suction-motor-ohms',
   'mounts-look',
   'fan-look',
   'carbon-brush-length',

@@ -12,11 +12,10 @@ import { handBack } from './handBack/handBack';
 import { readJob } from './odds/readJob';
 import { findMachines, machineCard } from './machines/machines';
 import { moveStage } from './moveStage/moveStage';
-import { ProblemError } from './problem';
 import { recordFindings } from './recordFindings/recordFindings';
 import { recordProof } from './recordProof/recordProof';
 import { revokeFinding } from './revokeFinding/revokeFinding';
-import { base, furnishShop, newJobDto, openJob } from './scene.fixture';
+import { base, furnishShop, newJobDto, openJob, proveAll, refusal } from './scene.fixture';
 import { startWait } from './startWait/startWait';
 import { takeBackPart } from './takeBackPart/takeBackPart';
 import { takeIn } from './takeIn/takeIn';
@@ -34,15 +33,6 @@ beforeAll(async () => {
   ({ person, models } = await furnishShop(db));
 });
 afterAll(() => close());
-
-async function refusal(promise: Promise<unknown>): Promise<ProblemError> {
-  const error = await promise.then(
-    () => null,
-    (e: unknown) => e,
-  );
-  expect(error).toBeInstanceOf(ProblemError);
-  return error as ProblemError;
-}
 
 describe('taking in', () => {
   test('a new machine of a new customer gets a tag, a job in Find, and a next action', async () => {
@@ -116,8 +106,7 @@ describe('one machine, from the counter to its owner', () => {
 
     const unproved = await refusal(moveStage(person, job, { ...(await base(job)), to: 'hand-back' }));
     expect(unproved.fields.map((f) => f.field)).toContain('proofs.complaint:roll-not-turning');
-    for (const p of (await readJob(job)).proofs.filter((x) => x.required))
-      await recordProof(person, job, { ...(await base(job)), item: p.item, result: 'pass', note: '' });
+    await proveAll(person, job);
     await recordProof(person, job, {
       ...(await base(job)),
       item: 'roll-speed',

@@ -137,6 +137,8 @@ export interface Complaint {
   leak?: number;
   /** It is about the roll: that is turned by hand before anything is opened or run. */
   turnedByHand?: true;
+  /** That it is gone can be shown without power. */
+  shownUnpowered?: true;
 }
 
 export interface Show {
@@ -159,9 +161,32 @@ export interface Fault {
   symptom?: true;
   /** Faults that bring this one on. */
   broughtOnBy?: { fault: string; strength: Strength }[];
-  /** What is done about it, and run to see. */
-  repair: { label: string; minutes: number; access: string; parts?: string[]; power: boolean };
+  repair: Repair;
   basis: Basis;
+}
+
+/** What is done about a fault. */
+export interface Repair {
+  label: string;
+  minutes: number;
+  access: string;
+  parts?: string[];
+  /** It is run afterwards to see whether the complaint is gone. */
+  power: boolean;
+  /** Where this work can hurt someone. */
+  cautions?: string[];
+  /** A protection was repaired: what must be shown before the machine may leave. */
+  owes?: OwedProof[];
+}
+
+/** A proof that a repair owes. */
+export interface OwedProof {
+  id: string;
+  label: string;
+  /** It can be shown only with power on. */
+  power: boolean;
+  /** Only in these kinds. */
+  kinds?: string[];
 }
 
 export interface Caution {
@@ -174,6 +199,12 @@ export interface Caution {
    * turns the roll until that was turned by hand.
    */
   holds?: 'power' | 'spin';
+  /** Only machines fed so; a check or a repair shared with others does not show it there. */
+  supplies?: Supply[];
+  /** Only kinds with one of these stations. */
+  onlyWith?: string[];
+  /** It stands on every machine made before this year. */
+  madeBefore?: number;
 }
 
 export interface Knowledge {
@@ -188,13 +219,34 @@ export interface Knowledge {
 const MADE_DEAD: Record<Supply, { words: string; caution: string | null }> = {
   mains: { words: 'Plug out', caution: 'unplug-before-opening' },
   pack: { words: 'Pack out', caution: 'battery-out-before-opening' },
-  'lead-acid': { words: 'Key and battery plug out', caution: 'battery-out-before-opening' },
+  'lead-acid': { words: 'Key out, battery plug parted', caution: 'battery-out-before-opening' },
   air: { words: 'Hose off the wall', caution: null },
 };
 
+/** "Plug out" in a text, as it is said of a machine with this supply. */
+export function inWordsOf(supply: Supply, text: string): string {
+  const { words } = MADE_DEAD[supply];
+  return text.replace(/plug out/gi, (said) => (said.startsWith('P') ? words : words.toLowerCase()));
+}
+
+/** Those of some cautions that bite on a kind: of its supply, and about a roll only where one can be turned. */
+export function cautionsFor(knowledge: Knowledge, kindId: string, ids: readonly string[]): string[] {
+  const kind = knowledge.kinds.find((k) => k.id === kindId);
+  const supply = kind?.supply ?? 'mains';
+  const stations = new Set(kind?.lines.flatMap((l) => l.stations.map((s) => s.id)));
+  const turns = knowledge.checks.some((c) => c.freesRoll && c.kinds.includes(kindId));
+  return ids.flatMap((id) => {
+    if (id === 'unplug-before-opening') return MADE_DEAD[supply].caution ?? [];
+    const caution = knowledge.cautions.find((c) => c.id === id);
+    if (caution?.supplies && !caution.supplies.includes(supply)) return [];
+    if (caution?.onlyWith && !caution.onlyWith.some((s) => stations.has(s))) return [];
+    return caution?.holds === 'spin' && !turns ? [] : [id];
+  });
+}
+
 const kindChecks = new WeakMap<Knowledge, Map<string, Check[]>>();
 
-/** The checks of a kind, with only the aspects and outcomes that it has, in the words of its supply; made once. */
+/** The checks of a kind, with only the aspects, outcomes and cautions that it has, in the words of its supply; made once. */
 export function checksOf(knowledge: Knowledge, kindId: string): Check[] {
   let byKind = kindChecks.get(knowledge);
   if (!byKind) kindChecks.set(knowledge, (byKind = new Map()));
@@ -205,13 +257,13 @@ export function checksOf(knowledge: Knowledge, kindId: string): Check[] {
 
 function wordedChecks(knowledge: Knowledge, kindId: string): Check[] {
   const has = (x: { kinds?: string[] }) => !x.kinds || x.kinds.includes(kindId);
-  const dead = MADE_DEAD[knowledge.kinds.find((k) => k.id === kindId)?.supply ?? 'mains'];
+  const supply = knowledge.kinds.find((k) => k.id === kindId)?.supply ?? 'mains';
   return knowledge.checks
     .filter((c) => c.kinds.includes(kindId))
     .map((c) => ({
       ...c,
-      how: c.how.map((line) => line.replace('Plug out', dead.words).replace('plug out', dead.words.toLowerCase())),
-      cautions: c.cautions.flatMap((id) => (id === 'unplug-before-opening' ? (dead.caution ?? []) : id)),
+      how: c.how.map((line) => inWordsOf(supply, line)),
+      cautions: cautionsFor(knowledge, kindId, c.cautions),
       aspects: c.aspects.filter(has).map((a) => ({ ...a, outcomes: a.outcomes.filter(has) })),
     }));
 }

@@ -307,15 +307,18 @@ function groupsFor(compiled: CompiledKind, complaints: string[], proved: Readonl
     });
   };
   const isProved = (i: number) => proved.has(compiled.faults[i]!.id) && !compiled.faults[i]!.symptom;
+  const seen = compiled.faults.flatMap((f, i) => (f.symptom && proved.has(f.id) ? [i] : []));
   return (set: number[]) =>
-    explains
-      .map(({ well, rarely }) => {
+    [
+      ...explains.map(({ well, rarely }) => {
         // What shows as the complaint only rarely explains it when nothing better does.
         const better = set.filter((i) => well.has(i));
         const who = better.length > 0 ? better : set.filter((i) => rarely.has(i));
         return [...new Set(who.flatMap((i) => roots(i, set)))];
-      })
-      .filter((group) => !group.some(isProved));
+      }),
+      // What tripped did so for a reason, whatever else explains the complaint.
+      ...seen.map((i) => roots(i, set)).filter((group) => group.length > 0),
+    ].filter((group) => !group.some(isProved));
 }
 
 function outcomeId(finding: CompiledFinding, level: number): string {

@@ -1,13 +1,14 @@
 import { accessPath } from './accessCosts';
 import { faultsOf } from './compileKind';
-import { checksOf, STRENGTHS, type Check, type Knowledge } from './knowledge';
+import { cautionsFor, checksOf, STRENGTHS, type Check, type Knowledge } from './knowledge';
 
 /**
  * Dead ends in the knowledge, one sentence each; an empty list means that it can be used: every id that is named
  * exists, every complaint has a fault that explains it, every fault can be shown by a check, every check moves
- * something, every station has a fault, every reading covers its aspect.
+ * something, every station has a fault, every reading covers its aspect, every caution is raised somewhere.
+ * @param raisedElsewhere cautions that the counter, the rebuild, the waits or the proofs raise
  */
-export function problemsIn(knowledge: Knowledge): string[] {
+export function problemsIn(knowledge: Knowledge, raisedElsewhere: readonly string[] = []): string[] {
   const problems: string[] = [];
   const say = (text: string) => problems.push(text);
   const unique = (what: string, ids: string[]) => {
@@ -103,6 +104,26 @@ export function problemsIn(knowledge: Knowledge): string[] {
           if (!faultIds.has(id) && !knowledge.faults.some((f) => f.id === id))
             say(at(`check ${check.id}=${outcome.id} proves ${id}, which is not there`));
   }
+  named('the bench', [...raisedElsewhere]);
+  for (const fault of knowledge.faults) named(`repair of ${fault.id}`, fault.repair.cautions);
+  const raised = new Set([
+    ...raisedElsewhere,
+    ...knowledge.complaints.flatMap((c) => c.raises ?? []),
+    ...knowledge.faults.flatMap((f) =>
+      Object.keys(f.kinds).flatMap((kind) => cautionsFor(knowledge, kind, f.repair.cautions ?? [])),
+    ),
+    ...knowledge.kinds.flatMap((kind) =>
+      checksOf(knowledge, kind.id).flatMap((c) => [
+        ...c.cautions,
+        ...c.aspects.flatMap((a) => a.outcomes.flatMap((o) => o.raises ?? [])),
+      ]),
+    ),
+  ]);
+  for (const caution of knowledge.cautions)
+    if (!raised.has(caution.id) && caution.madeBefore === undefined) say(`nothing raises caution ${caution.id}`);
+  for (const caution of knowledge.cautions)
+    if (caution.holds === 'power' && !canArise(knowledge, caution.id, raisedElsewhere))
+      say(`caution ${caution.id} holds back power, and no complaint, answer or sign on arrival sets it in force`);
   for (const fault of knowledge.faults)
     for (const show of fault.shows) {
       const check = knowledge.checks.find((c) => c.id === show.check);
@@ -111,6 +132,15 @@ export function problemsIn(knowledge: Knowledge): string[] {
         say(`fault ${fault.id} shows ${show.check}=${show.outcome}, which is not there`);
     }
   return problems;
+}
+
+/** Whether a caution can come into force: a check that only shows its plate holds nothing back. */
+function canArise(knowledge: Knowledge, caution: string, raisedElsewhere: readonly string[]): boolean {
+  return (
+    raisedElsewhere.includes(caution) ||
+    knowledge.complaints.some((c) => c.raises?.includes(caution)) ||
+    knowledge.checks.some((c) => c.aspects.some((a) => a.outcomes.some((o) => o.raises?.includes(caution))))
+  );
 }
 
 /** The aspect whose abnormal outcomes are all but sure to show in a sound machine, if any. */

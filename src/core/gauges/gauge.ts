@@ -64,7 +64,7 @@ export interface Feeds {
   /** The day on which a plan falls due, `YYYY-MM-DD`, and for what. */
   plan?: { item: string; dueOn: string };
   /** Something to be shown in Prove, with the number measured now in the base unit. */
-  proof?: { item: string; result: 'pass' | 'fail'; after?: number; note: string };
+  proof?: { item: string; result: 'pass' | 'fail'; after?: number; note: string; rules?: string; readings?: string };
   /** Hours of a wait that begins now. */
   wait?: { kind: 'drying'; what: string; hours: number };
   /** Sizes by which a part is found in the list, in mm, with standard uncertainties. */

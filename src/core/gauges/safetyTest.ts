@@ -2,6 +2,7 @@ import { safetyVerdicts, type SafetyItem } from '../power/safetyVerdict';
 import { choice, quantity, rows } from './fields';
 import { gauge, type Figure, type Note } from './gauge';
 import { refuse } from './readFields';
+import { formatQuantity } from '../units/units';
 
 const LABELS = {
   earthOhm: { label: 'Protective earth', quantity: 'resistance', field: 'earth' },
@@ -137,7 +138,12 @@ export const safetyTest = gauge({
               proof: {
                 item: 'electrical-check',
                 result: failed.length > 0 ? ('fail' as const) : ('pass' as const),
-                note: `${row.ruleSet}, class ${v.protection}`,
+                note: '',
+                rules: `${row.ruleSet}, class ${v.protection}`,
+                readings: items
+                  .filter((i) => readings[i.item] !== undefined)
+                  .map((i) => `${name(i)} ${formatQuantity(LABELS[i.item].quantity, readings[i.item]!)}`)
+                  .join(', '),
               },
             }
           : {}),

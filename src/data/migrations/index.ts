@@ -5,6 +5,7 @@ import { up as learning } from './003_learning';
 import { up as practice } from './004_practice';
 import { up as gauges } from './005_gauges';
 import { up as pace } from './006_pace';
+import { up as honest } from './007_honest';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -14,6 +15,7 @@ export const steps: Record<string, string> = {
   '004_practice': practice,
   '005_gauges': gauges,
   '006_pace': pace,
+  '007_honest': honest,
 };
 
 /** Migrations as a static map: no files are read when they run. */

@@ -3,7 +3,7 @@ import type { CheckText } from '../assemble';
 import { aspect, check, look, outcome, ranges } from '../write';
 
 const OPENED = ['unplug-before-opening'];
-const PACK = ['lithium-pack'];
+const PACK = ['lithium-care', 'lead-acid'];
 
 const contact = (closed: string, open: string): ReadingSpec =>
   ranges('resistance', 'Ω', [0, 1e9], { [closed]: [1e-3, 5], [open]: [1e3, 1e9] }, { logScale: true });
@@ -170,7 +170,7 @@ export const electricChecks: CheckText[] = [
         },
       ),
     ],
-    { cautions: [...PACK, 'battery-out-before-opening'] },
+    { cautions: ['cells-bare', 'battery-out-before-opening'] },
   ),
   check(
     'charger-volts',
@@ -202,19 +202,27 @@ export const electricChecks: CheckText[] = [
       ),
     ],
   ),
-  look(
+  check(
     'pack-contacts-look',
-    'Contacts',
+    'Pack and contacts',
     0.5,
     'outside',
     [
       'Pack or machine off its dock.',
-      'Contacts bright and springy on both sides?',
-      'Wipe with a little spirit, let it flash off.',
+      'Swollen, dented, hot, leaking? Then hands off.',
+      'Contacts bright and springy on both sides? Wipe with a little spirit, let it flash off.',
     ],
-    ['contacts-shine', 'bright'],
-    ['contacts-dull', 'dirty or bent', 'pack-contacts-dirty'],
-    { cautions: PACK },
+    [
+      aspect('body', 'Pack', [
+        outcome('pack-body-sound', 'sound'),
+        outcome('pack-swollen', 'swollen, dented, hot or leaking', { raises: ['lithium-pack'], leak: 0.004 }),
+      ]),
+      aspect('contacts', 'Contacts', [
+        outcome('contacts-shine', 'bright'),
+        outcome('contacts-dull', 'dirty or bent', { proves: 'pack-contacts-dirty', leak: 0.005 }),
+      ]),
+    ],
+    { cautions: ['lithium-care', 'solvents'] },
   ),
   check(
     'trigger-ohms',
@@ -274,7 +282,7 @@ export const electricChecks: CheckText[] = [
     2,
     'battery',
     [
-      'Key out, battery cover up, rings off.',
+      'Key out, battery plug parted, rings off.',
       'Rock every clamp, look for green and white.',
       'Feel for warmth after a run.',
     ],
@@ -305,7 +313,11 @@ export const electricChecks: CheckText[] = [
     'Seat switch',
     3,
     'battery',
-    ['Key out, seat up, plug off the switch.', 'Ohms across it, pressed: near 0.', 'Never left bridged.'],
+    [
+      'Key out, battery plug parted, seat up, lead off the switch.',
+      'Ohms across it, pressed: near 0.',
+      'Never left bridged.',
+    ],
     [
       aspect(
         'pressed',
@@ -324,6 +336,7 @@ export const electricChecks: CheckText[] = [
     ['Note the hours, run it six minutes.', 'One tenth must have passed.', 'A dead meter hides when service is due.'],
     ['meter-counts', 'counts'],
     ['meter-still', 'stands', 'hour-meter-dead'],
+    { power: 'yes' },
   ),
   check(
     'field-ohms',
@@ -425,5 +438,6 @@ export const electricChecks: CheckText[] = [
         outcome('bumper-jammed', 'stuck', { proves: 'bumper-stuck', leak: 0.003 }),
       ]),
     ],
+    { cautions: ['flying-springs'] },
   ),
 ];

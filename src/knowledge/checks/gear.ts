@@ -367,7 +367,9 @@ export const gearChecks: CheckText[] = [
       aspect('spin', 'It', [
         outcome('spin-free', 'runs on'),
         outcome('spin-rubs', 'rubs', { leak: 0.005 }),
+        outcome('spin-rough', 'rough', { leak: 0.01 }),
         outcome('spin-stiff', 'stiff', { leak: 0.005 }),
+        outcome('spin-stuck', 'stuck', { leak: 0.002 }),
       ]),
     ],
     { cautions: PLUG_OUT },
@@ -392,7 +394,7 @@ export const gearChecks: CheckText[] = [
         },
       ),
     ],
-    { cautions: [...PLUG_OUT, 'left-hand-thread'] },
+    { cautions: [...PLUG_OUT, 'left-hand-thread', 'hold-off-the-belt-track'] },
   ),
   look(
     'mounts-look',

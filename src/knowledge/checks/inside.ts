@@ -228,7 +228,7 @@ export const insideChecks: CheckText[] = [
     minutes: 4,
     access: 'motor-bay',
     power: 'no',
-    cautions: ['unplug-before-opening', 'mould-dust'],
+    cautions: ['flying-springs', 'unplug-before-opening', 'mould-dust'],
     aspects: [
       {
         id: 'length',

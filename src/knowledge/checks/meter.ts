@@ -292,6 +292,124 @@ export const meterChecks: CheckText[] = [
     ],
   },
   {
+    id: 'brush-motor-turn',
+    label: 'Brush motor turned by hand',
+    how: [
+      'Plug out, head open, belt or gears off.',
+      'Turn the motor by its shaft.',
+      'It must run free and even, without grit.',
+    ],
+    minutes: 1,
+    access: 'head',
+    power: 'no',
+    cautions: ['unplug-before-opening'],
+    aspects: [
+      {
+        id: 'feel',
+        label: 'It',
+        outcomes: [
+          { id: 'brush-motor-free', label: 'turns free' },
+          { id: 'brush-motor-rough', label: 'rough' },
+          { id: 'brush-motor-stuck', label: 'stuck' },
+        ],
+        leak: { 'brush-motor-rough': 0.01, 'brush-motor-stuck': 0.003 },
+      },
+    ],
+  },
+  {
+    id: 'plug-ohms',
+    label: 'Ohms at the plug',
+    how: [
+      'Plug out, in your hand; machine switched on.',
+      'Ohms across its two live pins; flex the cord all along.',
+      'Earth pin to bare metal; live pins together to bare metal, with the insulation tester.',
+    ],
+    minutes: 2,
+    access: 'outside',
+    power: 'no',
+    cautions: ['unplug-before-opening'],
+    aspects: [
+      {
+        id: 'circuit',
+        label: 'Across the pins',
+        outcomes: [
+          { id: 'circuit-closed', label: 'a few ohms' },
+          { id: 'circuit-jumps', label: 'jumps when flexed', proves: ['cord-broken-at-grip'] },
+          { id: 'circuit-open', label: 'open' },
+        ],
+        // A switch with electronics in it looks open on a sound machine.
+        leak: { 'circuit-jumps': 0.004, 'circuit-open': 0.1 },
+      },
+      {
+        id: 'earth',
+        label: 'Earth',
+        outcomes: [
+          { id: 'earth-sound', label: 'sound, or none by design' },
+          { id: 'earth-open', label: 'open', raises: ['earth-broken'] },
+        ],
+        leak: { 'earth-open': 0.003 },
+      },
+      {
+        id: 'insulation',
+        label: 'Insulation',
+        outcomes: [
+          { id: 'insulation-clear', label: 'clear' },
+          { id: 'insulation-leaky', label: 'leaky', raises: ['wet-signs'] },
+        ],
+        reading: ohms([
+          ['insulation-clear', 1e6, 1e12],
+          ['insulation-leaky', 1e-3, 1e6],
+        ]),
+        leak: { 'insulation-leaky': 0.003 },
+      },
+    ],
+  },
+  {
+    id: 'suction-motor-ohms',
+    label: 'Suction motor winding',
+    how: [
+      'Plug out, motor bay open, motor leads off.',
+      'Ohms across the motor, turning the fan slowly.',
+      'Then each lead to the frame: must be over range.',
+    ],
+    minutes: 3,
+    access: 'motor-bay',
+    power: 'no',
+    cautions: ['unplug-before-opening'],
+    aspects: [
+      {
+        id: 'winding',
+        label: 'Winding',
+        condition: 'winding',
+        outcomes: [
+          { id: 'winding-sound', label: 'sound' },
+          { id: 'winding-shorted', label: 'shorted', proves: ['suction-motor-failed', 'vac-motor-failed'] },
+          { id: 'winding-open', label: 'open' },
+        ],
+        reading: ohms([
+          ['winding-sound', 0.05, 400],
+          ['winding-shorted', 1e-3, 0.05],
+          ['winding-open', 3e3, 1e9],
+        ]),
+        leak: { 'winding-shorted': 0.004, 'winding-open': 0.004 },
+      },
+      {
+        id: 'frame',
+        label: 'To the frame',
+        condition: 'frame',
+        outcomes: [
+          { id: 'frame-clear', label: 'clear' },
+          { id: 'frame-leaky', label: 'leaky', raises: ['wet-signs'] },
+        ],
+        reading: ohms([
+          ['frame-clear', 1e6, 1e9],
+          ['frame-leaky', 1e-3, 1e6],
+        ]),
+        leak: { 'frame-leaky': 0.003 },
+      },
+    ],
+  },
+  {
     id: 'head-board-look',
     label: 'Head board',
     how: [
@@ -348,6 +466,21 @@ export const meterChecks: CheckText[] = [
           ['cutout-open', 1e3, 1e9],
         ]),
         leak: { 'cutout-open': 0.003 },
+      },
+      {
+        id: 'coil',
+        label: 'Contactor coil',
+        condition: 'coil',
+        onlyWith: ['contactor'],
+        outcomes: [
+          { id: 'coil-sound', label: 'sound' },
+          { id: 'coil-open', label: 'open', proves: ['contactor-failed'] },
+        ],
+        reading: ohms([
+          ['coil-sound', 2, 500],
+          ['coil-open', 5e3, 1e9],
+        ]),
+        leak: { 'coil-open': 0.003 },
       },
     ],
   },

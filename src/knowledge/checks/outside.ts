@@ -100,7 +100,7 @@ export const outsideChecks: CheckText[] = [
     label: 'Run it for seconds',
     how: [
       'Head off the floor, hands clear.',
-      'On for three seconds: watch the roll, listen, smell.',
+      'On for three seconds: watch what turns, listen, smell.',
       'Off at the first scream or smoke.',
     ],
     minutes: 0.5,
@@ -215,7 +215,7 @@ export const outsideChecks: CheckText[] = [
     label: 'Current by clamp',
     how: [
       'Clamp round one conductor: a line splitter on the plug, or the battery’s lead.',
-      'Run ten seconds with the roll turning.',
+      'Run ten seconds, all that turns turning.',
       'Read when it has settled.',
     ],
     minutes: 1,

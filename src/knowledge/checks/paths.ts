@@ -47,7 +47,7 @@ export const pathChecks: CheckText[] = [
         outcome('felt-worn', 'worn or missing', { proves: 'felt-gasket-worn', leak: 0.004 }),
       ]),
     ],
-    { cautions: ['unplug-before-opening', 'left-hand-thread'] },
+    { cautions: ['unplug-before-opening', 'left-hand-thread', 'hold-off-the-belt-track'] },
   ),
   check(
     'fill-tube-look',

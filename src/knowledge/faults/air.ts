@@ -28,7 +28,7 @@ export const airFaults: FaultText[] = [
     ],
     shows: [{ check: 'filter-look', outcome: 'filter-caked', strength: 'always' }, ...weakEverywhere],
     repair: {
-      label: 'Wash or replace the filter, run it',
+      label: 'Wash or replace the filter',
       minutes: 4,
       access: 'filter-bay',
       parts: ['filter'],
@@ -44,7 +44,7 @@ export const airFaults: FaultText[] = [
       { complaint: 'no-suction', strength: 'rarely' },
     ],
     shows: [{ check: 'filter-look', outcome: 'felt-caked', strength: 'always' }, ...weakEverywhere],
-    repair: { label: 'Replace the felt, run it', minutes: 3, access: 'filter-bay', parts: ['filter'], power: true },
+    repair: { label: 'Replace the felt', minutes: 3, access: 'filter-bay', parts: ['filter'], power: true },
     basis,
   },
   {
@@ -59,7 +59,7 @@ export const airFaults: FaultText[] = [
       { check: 'inlet-vacuum', outcome: 'machine-weak', strength: 'rarely' },
     ],
     repair: {
-      label: 'Fit a new exhaust filter, run it',
+      label: 'Fit a new exhaust filter',
       minutes: 2,
       access: 'outside',
       parts: ['filter'],
@@ -78,7 +78,7 @@ export const airFaults: FaultText[] = [
       { complaint: 'indicator-red', strength: 'sometimes' },
     ],
     shows: [{ check: 'bag-or-bin', outcome: 'over-full', strength: 'always' }, ...weakEverywhere],
-    repair: { label: 'Empty it, run it', minutes: 2, access: 'outside', power: true },
+    repair: { label: 'Empty it', minutes: 2, access: 'outside', power: true },
     basis,
   },
   {
@@ -104,7 +104,7 @@ export const airFaults: FaultText[] = [
       { complaint: 'indicator-red', strength: 'sometimes' },
     ],
     shows: [{ check: 'hose-drop', outcome: 'held', strength: 'always' }, ...losesFrom('hose', 'none')],
-    repair: { label: 'Clear the hose, run it', minutes: 5, access: 'hose-off', power: true },
+    repair: { label: 'Clear the hose', minutes: 5, access: 'hose-off', power: true },
     basis,
   },
   {
@@ -115,7 +115,7 @@ export const airFaults: FaultText[] = [
       { complaint: 'weak-suction', strength: 'often' },
     ],
     shows: [{ check: 'wand-look', outcome: 'wand-blocked', strength: 'always' }, ...losesFrom('wand', 'none')],
-    repair: { label: 'Clear the wand, run it', minutes: 4, access: 'outside', power: true },
+    repair: { label: 'Clear the wand', minutes: 4, access: 'outside', power: true },
     basis,
   },
   {
@@ -127,7 +127,7 @@ export const airFaults: FaultText[] = [
       { complaint: 'weak-suction', strength: 'often' },
     ],
     shows: [{ check: 'head-duct-look', outcome: 'duct-blocked', strength: 'always' }, ...losesFrom('head', 'none')],
-    repair: { label: 'Clear the duct, run it', minutes: 5, access: 'sole-plate', power: true },
+    repair: { label: 'Clear the duct', minutes: 5, access: 'sole-plate', power: true },
     basis,
   },
   {
@@ -139,7 +139,7 @@ export const airFaults: FaultText[] = [
       { complaint: 'rattle', strength: 'rarely' },
     ],
     shows: [{ check: 'sole-plate-look', outcome: 'mouth-blocked', strength: 'always' }, ...losesFrom('head', 'weak')],
-    repair: { label: 'Take it out, run it', minutes: 2, access: 'sole-plate', power: true },
+    repair: { label: 'Take it out', minutes: 2, access: 'sole-plate', power: true },
     basis,
   },
   {
@@ -155,7 +155,7 @@ export const airFaults: FaultText[] = [
       { check: 'filter-look', outcome: 'filter-grey', strength: 'sometimes' },
       ...weakEverywhere,
     ],
-    repair: { label: 'Clean the mesh and cones, dry, run it', minutes: 15, access: 'filter-bay', power: true },
+    repair: { label: 'Clean the mesh and cones, dry', minutes: 15, access: 'filter-bay', power: true },
     basis,
   },
   {
@@ -163,7 +163,7 @@ export const airFaults: FaultText[] = [
     label: 'Hose split',
     complaints: [{ complaint: 'weak-suction', strength: 'usually' }],
     shows: [{ check: 'hose-split', outcome: 'fault', strength: 'always' }, ...losesFrom('hose', 'weak')],
-    repair: { label: 'Fit a new hose, run it', minutes: 6, access: 'hose-off', parts: ['hose'], power: true },
+    repair: { label: 'Fit a new hose', minutes: 6, access: 'hose-off', parts: ['hose'], power: true },
     basis,
   },
   {
@@ -182,7 +182,7 @@ export const airFaults: FaultText[] = [
       { complaint: 'weak-suction', strength: 'often' },
     ],
     shows: [{ check: 'neck-hose-split', outcome: 'fault', strength: 'always' }, ...losesFrom('head', 'weak')],
-    repair: { label: 'Fit a new neck hose, run it', minutes: 8, access: 'sole-plate', parts: ['hose'], power: true },
+    repair: { label: 'Fit a new neck hose', minutes: 8, access: 'sole-plate', parts: ['hose'], power: true },
     basis,
   },
   {
@@ -193,7 +193,7 @@ export const airFaults: FaultText[] = [
       { complaint: 'weak-suction', strength: 'sometimes' },
     ],
     shows: [{ check: 'changeover-look', outcome: 'flap-leaks', strength: 'always' }, ...losesFrom('head', 'weak')],
-    repair: { label: 'Free and clean the flap, run it', minutes: 8, access: 'hose-off', power: true },
+    repair: { label: 'Free and clean the flap', minutes: 8, access: 'hose-off', power: true },
     basis,
   },
   {
@@ -204,7 +204,7 @@ export const airFaults: FaultText[] = [
       { complaint: 'blows-dust', strength: 'sometimes' },
     ],
     shows: [{ check: 'seal-look', outcome: 'fault', strength: 'usually' }, ...weakEverywhere],
-    repair: { label: 'Fit or seat the seal, run it', minutes: 8, access: 'filter-bay', parts: ['seal'], power: true },
+    repair: { label: 'Fit or seat the seal', minutes: 8, access: 'filter-bay', parts: ['seal'], power: true },
     basis,
   },
   {
@@ -212,7 +212,7 @@ export const airFaults: FaultText[] = [
     label: 'Bin gasket leaks',
     complaints: [{ complaint: 'weak-suction', strength: 'usually' }],
     shows: [{ check: 'seal-look', outcome: 'bin-gasket-fault', strength: 'always' }, ...weakEverywhere],
-    repair: { label: 'Fit or seat the gasket, run it', minutes: 3, access: 'outside', parts: ['seal'], power: true },
+    repair: { label: 'Fit or seat the gasket', minutes: 3, access: 'outside', parts: ['seal'], power: true },
     basis,
   },
   {

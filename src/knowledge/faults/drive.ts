@@ -18,7 +18,7 @@ export const driveFaults: FaultText[] = [
       { check: 'roll-speed', outcome: 'speed-none', strength: 'always' },
       { check: 'motor-current', outcome: 'current-low', strength: 'often' },
     ],
-    repair: { label: 'Fit a new belt and run it', minutes: 6, access: 'roll-out', parts: ['belt'], power: true },
+    repair: { label: 'Fit a new belt', minutes: 6, access: 'roll-out', parts: ['belt'], power: true },
     basis,
   },
   {
@@ -35,7 +35,7 @@ export const driveFaults: FaultText[] = [
       { check: 'roll-speed', outcome: 'speed-none', strength: 'always' },
       { check: 'motor-current', outcome: 'current-low', strength: 'often' },
     ],
-    repair: { label: 'Put the belt back on and run it', minutes: 5, access: 'roll-out', power: true },
+    repair: { label: 'Put the belt back on', minutes: 5, access: 'roll-out', power: true },
     basis,
   },
   {
@@ -60,7 +60,7 @@ export const driveFaults: FaultText[] = [
       { check: 'shaft-look', outcome: 'shaft-rubbered', strength: 'sometimes' },
       { check: 'sole-plate-look', outcome: 'rubber-crumbs', strength: 'often' },
     ],
-    repair: { label: 'Fit a new belt and run it', minutes: 6, access: 'roll-out', parts: ['belt'], power: true },
+    repair: { label: 'Fit a new belt', minutes: 6, access: 'roll-out', parts: ['belt'], power: true },
     basis,
   },
   {
@@ -81,7 +81,7 @@ export const driveFaults: FaultText[] = [
       { check: 'roll-speed', outcome: 'speed-low', strength: 'often' },
     ],
     repair: {
-      label: 'Fit a new toothed belt and run it',
+      label: 'Fit a new toothed belt',
       minutes: 6,
       access: 'roll-out',
       parts: ['belt'],
@@ -111,7 +111,7 @@ export const driveFaults: FaultText[] = [
       { check: 'roll-speed', outcome: 'speed-low', strength: 'often' },
       { check: 'motor-current', outcome: 'current-over', strength: 'often' },
     ],
-    repair: { label: 'Cut the hair off roll and caps, run it', minutes: 8, access: 'roll-out', power: true },
+    repair: { label: 'Cut the hair off roll and caps', minutes: 8, access: 'roll-out', power: true },
     basis,
   },
   {
@@ -131,7 +131,7 @@ export const driveFaults: FaultText[] = [
       { check: 'breaker-reset', outcome: 'clicked', strength: 'sometimes' },
       { check: 'motor-current', outcome: 'current-over', strength: 'usually' },
     ],
-    repair: { label: 'Take the object out, turn by hand, run it', minutes: 3, access: 'sole-plate', power: true },
+    repair: { label: 'Take the object out, turn by hand', minutes: 3, access: 'sole-plate', power: true },
     basis,
   },
   {
@@ -176,7 +176,7 @@ export const driveFaults: FaultText[] = [
       { check: 'run-seconds', outcome: 'sound-rattle', strength: 'usually' },
       { check: 'run-seconds', outcome: 'roll-slow', strength: 'sometimes' },
     ],
-    repair: { label: 'Seat the cap, turn by hand, run it', minutes: 3, access: 'roll-out', power: true },
+    repair: { label: 'Seat the cap, turn by hand', minutes: 3, access: 'roll-out', power: true },
     basis,
   },
   {
@@ -187,7 +187,7 @@ export const driveFaults: FaultText[] = [
       { complaint: 'weak-suction', strength: 'rarely' },
     ],
     shows: [{ check: 'bristle-height', outcome: 'bristles-short', strength: 'always' }],
-    repair: { label: 'Fit a new roll and run it', minutes: 6, access: 'roll-out', parts: ['roll'], power: true },
+    repair: { label: 'Fit a new roll', minutes: 6, access: 'roll-out', parts: ['roll'], power: true },
     basis,
   },
   {
@@ -218,7 +218,7 @@ export const driveFaults: FaultText[] = [
       { check: 'motor-current', outcome: 'current-low', strength: 'often' },
       { check: 'head-lamp-look', outcome: 'lamp-dark', strength: 'sometimes' },
     ],
-    repair: { label: 'Set it to carpet, lean it back, run it', minutes: 1, access: 'outside', power: true },
+    repair: { label: 'Set it to carpet, lean it back', minutes: 1, access: 'outside', power: true },
     basis,
   },
   {
@@ -236,7 +236,7 @@ export const driveFaults: FaultText[] = [
       { check: 'roll-speed', outcome: 'speed-low', strength: 'sometimes' },
     ],
     repair: {
-      label: 'Wipe the shaft clean, new belt, run it',
+      label: 'Wipe the shaft clean, new belt',
       minutes: 8,
       access: 'roll-out',
       parts: ['belt'],

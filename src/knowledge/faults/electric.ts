@@ -23,7 +23,7 @@ export const electricFaults: FaultText[] = [
       'Breaker in the head has tripped',
       { 'roll-not-turning': 'always' },
       { 'breaker-reset=head-clicked': 'always', 'head-on-test-lead=dead': 'always', ...headStill },
-      ['Find why, turn by hand, reset, run it', 4, 'outside'],
+      ['Find why, turn by hand, reset', 4, 'outside'],
       {
         'roll-bound-by-hair': 'sometimes',
         'roll-jammed-by-object': 'often',
@@ -44,7 +44,7 @@ export const electricFaults: FaultText[] = [
     'Remote and body no longer paired',
     { dead: 'always' },
     { 'remote-resync=pairs': 'usually', ...packDead },
-    ['Pair them again, run it', 2, 'outside'],
+    ['Pair them again', 2, 'outside'],
   ),
   fault(
     'receiver-board-failed',
@@ -74,7 +74,7 @@ export const electricFaults: FaultText[] = [
       'cell-spread=spread-wide': 'often',
       'pack-volts=pack-low': 'sometimes',
     },
-    ['Fit a new pack, run it down once', 5, 'battery', ['battery']],
+    ['Fit a new pack', 5, 'battery', ['battery']],
   ),
   fault(
     'pack-deep-flat',
@@ -134,7 +134,7 @@ export const electricFaults: FaultText[] = [
     'contactor-failed',
     'Contactor failed',
     { dead: 'usually', 'roll-not-turning': 'sometimes' },
-    { 'contactor-click=contactor-silent': 'always', ...packDead },
+    { 'contactor-click=contactor-silent': 'always', 'main-switch-ohms@coil=coil-open': 'usually', ...packDead },
     ['Fit a new contactor', 25, 'motor-bay', ['switch']],
   ),
   fault(
@@ -165,6 +165,7 @@ export const electricFaults: FaultText[] = [
     { 'harsh-motor': 'always', sparks: 'often', 'burning-smell': 'sometimes', 'weak-suction': 'sometimes' },
     {
       'armature-sound=armature-harsh': 'always',
+      'motor-spin=spin-rough': 'sometimes',
       'bar-to-bar-ohms=bar-outlier': 'usually',
       'run-seconds=sound-harsh': 'always',
       'wind-down-listen=wind-rough': 'often',
@@ -251,10 +252,13 @@ export const electricFaults: FaultText[] = [
       'wet-signs=rust': 'sometimes',
       'wet-signs=mildew': 'sometimes',
       'wet-signs=mud': 'sometimes',
+      'plug-ohms=insulation-leaky': 'often',
+      'suction-motor-ohms@frame=frame-leaky': 'usually',
+      'motor-spin=spin-stiff': 'sometimes',
       'wind-down-listen=wind-rough': 'sometimes',
       'run-seconds=sound-harsh': 'sometimes',
     },
-    ['Open, dry a day, insulation-test, run', 30, 'motor-bay'],
+    ['Open, dry a day, insulation-test', 30, 'motor-bay'],
     { 'float-fouled': 'rarely', 'foam-sleeve-missing': 'sometimes' },
   ),
   fault(

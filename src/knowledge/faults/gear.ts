@@ -13,7 +13,7 @@ export const gearFaults: FaultText[] = [
       'roll-speed=speed-none': 'always',
       'motor-current=current-low': 'often',
     },
-    ['Fit a new first belt and run it', 12, 'clutch', ['belt']],
+    ['Fit a new first belt', 12, 'clutch', ['belt']],
   ),
   fault(
     'clutch-worn-or-melted',
@@ -32,7 +32,7 @@ export const gearFaults: FaultText[] = [
       'run-seconds=sound-ratchet': 'usually',
       'roll-speed=speed-low': 'usually',
     },
-    ['Rebuild or replace the clutch, run it', 30, 'clutch', ['belt']],
+    ['Rebuild or replace the clutch', 30, 'clutch', ['belt']],
   ),
   fault(
     'clutch-left-off',
@@ -44,14 +44,14 @@ export const gearFaults: FaultText[] = [
       'run-seconds=roll-none': 'always',
       'roll-speed=speed-none': 'always',
     },
-    ['Engage the clutch, lean it back, run it', 2, 'outside'],
+    ['Engage the clutch, lean it back', 2, 'outside'],
   ),
   fault(
     'clutch-stuck-engaged',
     'Clutch stays engaged',
     { 'roll-runs-upright': 'always', 'burning-smell': 'rarely' },
     { 'clutch-arm-look=arm-stuck': 'always' },
-    ['Free the engaging arm, run it upright', 8, 'sole-plate'],
+    ['Free the engaging arm', 8, 'sole-plate'],
   ),
   fault(
     'spindle-worn',
@@ -88,14 +88,14 @@ export const gearFaults: FaultText[] = [
       'run-seconds=roll-none': 'always',
       'roll-speed=speed-none': 'always',
     },
-    ['Turn or free the belt lifter, run it', 2, 'outside'],
+    ['Turn or free the belt lifter', 2, 'outside'],
   ),
   fault(
     'belt-twisted-wrong',
     'Belt twisted the wrong way',
     { 'roll-runs-backwards': 'always', 'roll-slow': 'rarely' },
     { 'belt-direction=twist-wrong': 'always', 'run-seconds=roll-backwards': 'always' },
-    ['Take the belt off, twist it the other way, run it', 5, 'roll-out'],
+    ['Take the belt off, twist it the other way', 5, 'roll-out'],
   ),
   fault(
     'sleeve-dry',
@@ -108,7 +108,7 @@ export const gearFaults: FaultText[] = [
       'run-seconds=sound-squeal': 'often',
       'run-seconds=roll-slow': 'sometimes',
     },
-    ['Clean the sleeve, one drop of light motor oil, run it', 6, 'roll-out'],
+    ['Clean the sleeve, one drop of light motor oil', 6, 'roll-out'],
   ),
   fault(
     'gear-stripped',
@@ -120,7 +120,7 @@ export const gearFaults: FaultText[] = [
       'run-seconds=sound-ratchet': 'usually',
       'run-seconds=roll-none': 'often',
     },
-    ['Fit a new gear set, grease it, run it', 25, 'head', ['belt']],
+    ['Fit a new gear set, grease it', 25, 'head', ['belt']],
   ),
   fault(
     'transmission-worn',
@@ -193,7 +193,7 @@ export const gearFaults: FaultText[] = [
       'run-seconds=sound-silent': 'usually',
       'roll-speed=speed-none': 'always',
     },
-    ['Clear the turbine, run it', 8, 'head'],
+    ['Clear the turbine', 8, 'head'],
   ),
   fault(
     'turbine-cover-leaking',
@@ -205,7 +205,7 @@ export const gearFaults: FaultText[] = [
       'roll-speed=speed-low': 'usually',
       'inlet-vacuum=head-weak': 'often',
     },
-    ['Fit or seat the cover seal, run it', 6, 'head', ['seal']],
+    ['Fit or seat the cover seal', 6, 'head', ['seal']],
   ),
   fault(
     'cover-not-under-lip',
@@ -218,7 +218,7 @@ export const gearFaults: FaultText[] = [
       'roll-speed=speed-low': 'usually',
       'inlet-vacuum=head-weak': 'usually',
     },
-    ['Set the cover under the lip, run it', 4, 'outside'],
+    ['Set the cover under the lip', 4, 'outside'],
   ),
   fault(
     'turbine-shaft-worn',
@@ -259,7 +259,7 @@ export const gearFaults: FaultText[] = [
       'run-seconds=sound-rattle': 'often',
       'run-seconds=roll-none': 'sometimes',
     },
-    ['Tighten on the flat, thread lock, run it', 6, 'roll-out'],
+    ['Tighten on the flat, thread lock', 6, 'roll-out'],
   ),
   fault(
     'brush-plate-worn',
@@ -284,14 +284,14 @@ export const gearFaults: FaultText[] = [
       'finger-turn=stiff': 'usually',
       'motor-current=current-over': 'sometimes',
     },
-    ['Clear the deck while it is wet, run it', 10, 'deck'],
+    ['Clear the deck while it is wet', 10, 'deck'],
   ),
   fault(
     'deck-belt-slipping',
     'Deck belt slipping',
     { squeal: 'usually', 'burning-smell': 'often', 'leaves-streaks': 'sometimes', 'roll-slow': 'often' },
     { 'deck-belts=belt-dust': 'always', 'run-seconds=sound-squeal': 'usually' },
-    ['Fit new deck belts, set the pressure low, run it', 25, 'deck', ['belt']],
+    ['Fit new deck belts, set the pressure low', 25, 'deck', ['belt']],
     { 'pressure-too-high': 'sometimes', 'deck-bearing-rusted': 'often' },
   ),
   fault(
@@ -303,7 +303,7 @@ export const gearFaults: FaultText[] = [
       'finger-turn=free-no-drag': 'always',
       'run-seconds=roll-none': 'always',
     },
-    ['Fit new deck belts, run it', 25, 'deck', ['belt']],
+    ['Fit new deck belts', 25, 'deck', ['belt']],
   ),
   fault(
     'deck-bearing-rusted',
@@ -322,7 +322,7 @@ export const gearFaults: FaultText[] = [
     'Deck pressure too high',
     { 'short-run-time': 'often', 'wears-one-side': 'sometimes', squeal: 'rarely' },
     { 'deck-pressure=pressure-high': 'always', 'motor-current=current-over': 'often' },
-    ['Set the pressure to its lowest step, run it', 2, 'outside'],
+    ['Set the pressure to its lowest step', 2, 'outside'],
   ),
   fault(
     'brushes-uneven',

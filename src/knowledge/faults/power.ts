@@ -3,13 +3,18 @@ import type { FaultText } from '../assemble';
 
 const basis = 'common practice, no source';
 
-/** What a head without supply shows, whatever broke before it. */
-const noSupplyAtHead: Show[] = [
-  { check: 'head-socket-volts', condition: 'roll-on', outcome: 'ghost', strength: 'often' },
-  { check: 'head-socket-volts', condition: 'roll-on', outcome: 'none', strength: 'sometimes' },
+/** What a head that is not fed shows as it was found. */
+const notFed: Show[] = [
   { check: 'run-seconds', outcome: 'roll-none', strength: 'always' },
   { check: 'roll-speed', outcome: 'speed-none', strength: 'always' },
   { check: 'motor-current', outcome: 'current-low', strength: 'usually' },
+];
+
+/** What a head without supply shows, whatever broke before it, also when its switch is on. */
+const noSupplyAtHead: Show[] = [
+  { check: 'head-socket-volts', condition: 'roll-on', outcome: 'ghost', strength: 'often' },
+  { check: 'head-socket-volts', condition: 'roll-on', outcome: 'none', strength: 'sometimes' },
+  ...notFed,
   { check: 'head-lamp-look', outcome: 'lamp-dark', strength: 'usually' },
 ];
 
@@ -48,8 +53,12 @@ export const powerFaults: FaultText[] = [
       { complaint: 'dead', strength: 'sometimes' },
       { complaint: 'burning-smell', strength: 'sometimes' },
     ],
-    shows: [{ check: 'cord-look', outcome: 'plug-burnt', strength: 'always' }],
-    repair: { label: 'Fit a new plug, test', minutes: 8, access: 'outside', parts: ['cord'], power: true },
+    shows: [
+      { check: 'plug-ohms', outcome: 'circuit-open', strength: 'sometimes' },
+      { check: 'plug-ohms', outcome: 'earth-open', strength: 'sometimes' },
+      { check: 'cord-look', outcome: 'plug-burnt', strength: 'always' },
+    ],
+    repair: { label: 'Fit a new plug', minutes: 8, access: 'outside', parts: ['cord'], power: true },
     basis,
   },
   {
@@ -61,8 +70,14 @@ export const powerFaults: FaultText[] = [
       { complaint: 'trips-house-breaker', strength: 'often' },
       { complaint: 'sparks', strength: 'rarely' },
     ],
-    shows: [{ check: 'cord-look', outcome: 'damaged', strength: 'usually' }],
-    repair: { label: 'Fit a new cord, test', minutes: 20, access: 'motor-bay', parts: ['cord'], power: true },
+    shows: [
+      { check: 'plug-ohms', outcome: 'circuit-open', strength: 'sometimes' },
+      { check: 'plug-ohms', outcome: 'circuit-jumps', strength: 'sometimes' },
+      { check: 'plug-ohms', outcome: 'insulation-leaky', strength: 'rarely' },
+      { check: 'plug-ohms', outcome: 'earth-open', strength: 'rarely' },
+      { check: 'cord-look', outcome: 'damaged', strength: 'usually' },
+    ],
+    repair: { label: 'Fit a new cord', minutes: 20, access: 'motor-bay', parts: ['cord'], power: true },
     basis,
   },
   {
@@ -73,6 +88,9 @@ export const powerFaults: FaultText[] = [
       { complaint: 'dead', strength: 'sometimes' },
     ],
     shows: [
+      { check: 'plug-ohms', outcome: 'circuit-jumps', strength: 'usually' },
+      { check: 'plug-ohms', outcome: 'circuit-open', strength: 'sometimes' },
+      { check: 'plug-ohms', outcome: 'earth-open', strength: 'rarely' },
       { check: 'cord-flex', outcome: 'cuts', strength: 'always' },
       { check: 'run-seconds', outcome: 'sound-silent', strength: 'sometimes' },
       { check: 'cord-look', outcome: 'damaged', strength: 'rarely' },
@@ -94,6 +112,7 @@ export const powerFaults: FaultText[] = [
       { complaint: 'dead-intermittent', strength: 'sometimes' },
     ],
     shows: [
+      { check: 'plug-ohms', outcome: 'circuit-open', strength: 'usually' },
       { check: 'main-switch-ohms', condition: 'main', outcome: 'main-open', strength: 'usually' },
       { check: 'main-switch-ohms', condition: 'main', outcome: 'main-poor', strength: 'rarely' },
       ...allDead,
@@ -110,6 +129,7 @@ export const powerFaults: FaultText[] = [
       { complaint: 'dead', strength: 'sometimes' },
     ],
     shows: [
+      { check: 'plug-ohms', outcome: 'circuit-open', strength: 'rarely' },
       { check: 'breaker-reset', outcome: 'clicked', strength: 'often' },
       { check: 'trip-time', outcome: 'trip-late', strength: 'often' },
       { check: 'trip-time', outcome: 'trip-early', strength: 'rarely' },
@@ -127,7 +147,7 @@ export const powerFaults: FaultText[] = [
       { fault: 'suction-motor-worn', strength: 'rarely' },
     ],
     repair: {
-      label: 'Reset it, clear the air path, run a quarter of an hour',
+      label: 'Reset it, clear the air path',
       minutes: 20,
       access: 'filter-bay',
       power: true,
@@ -144,6 +164,7 @@ export const powerFaults: FaultText[] = [
       { complaint: 'sparks', strength: 'sometimes' },
     ],
     shows: [
+      { check: 'motor-spin', outcome: 'spin-rough', strength: 'usually' },
       { check: 'run-seconds', outcome: 'sound-harsh', strength: 'always' },
       { check: 'wind-down-listen', outcome: 'wind-rough', strength: 'always' },
       { check: 'armature-sound', outcome: 'armature-harsh', strength: 'always' },
@@ -163,6 +184,12 @@ export const powerFaults: FaultText[] = [
       { complaint: 'burning-smell', strength: 'often' },
     ],
     shows: [
+      { check: 'plug-ohms', outcome: 'circuit-open', strength: 'often' },
+      { check: 'plug-ohms', outcome: 'insulation-leaky', strength: 'sometimes' },
+      { check: 'suction-motor-ohms', outcome: 'winding-open', strength: 'often' },
+      { check: 'suction-motor-ohms', outcome: 'winding-shorted', strength: 'sometimes' },
+      { check: 'suction-motor-ohms', outcome: 'frame-leaky', strength: 'sometimes' },
+      { check: 'motor-spin', outcome: 'spin-stuck', strength: 'sometimes' },
       { check: 'armature-sound', outcome: 'armature-dead', strength: 'always' },
       { check: 'run-seconds', outcome: 'sound-silent', strength: 'usually' },
       { check: 'inlet-vacuum', outcome: 'machine-none', strength: 'always' },
@@ -180,6 +207,8 @@ export const powerFaults: FaultText[] = [
       { complaint: 'dead', strength: 'sometimes' },
     ],
     shows: [
+      { check: 'plug-ohms', outcome: 'circuit-open', strength: 'sometimes' },
+      { check: 'suction-motor-ohms', outcome: 'winding-open', strength: 'sometimes' },
       { check: 'carbon-brush-length', outcome: 'brushes-short', strength: 'always' },
       { check: 'run-seconds', outcome: 'sound-silent', strength: 'rarely' },
     ],
@@ -201,6 +230,7 @@ export const powerFaults: FaultText[] = [
       { complaint: 'weak-suction', strength: 'usually' },
     ],
     shows: [
+      { check: 'motor-spin', outcome: 'spin-rubs', strength: 'sometimes' },
       { check: 'fan-look', outcome: 'fan-broken', strength: 'always' },
       { check: 'run-seconds', outcome: 'sound-harsh', strength: 'usually' },
       { check: 'inlet-vacuum', outcome: 'machine-weak', strength: 'usually' },
@@ -220,8 +250,9 @@ export const powerFaults: FaultText[] = [
     id: 'brush-switch-off',
     label: 'Brush switch is off',
     complaints: [{ complaint: 'roll-not-turning', strength: 'always' }],
-    shows: [{ check: 'brush-switch-position', outcome: 'off', strength: 'always' }, ...noSupplyAtHead],
-    repair: { label: 'Switch it on and run it', minutes: 1, access: 'outside', power: true },
+    // The lamp and the volts are looked at with the switch on: they say nothing about it.
+    shows: [{ check: 'brush-switch-position', outcome: 'off', strength: 'always' }, ...notFed],
+    repair: { label: 'Switch it on', minutes: 1, access: 'outside', power: true },
     basis,
   },
   {
@@ -232,8 +263,12 @@ export const powerFaults: FaultText[] = [
       { complaint: 'roll-not-turning', strength: 'often' },
       { complaint: 'dead-intermittent', strength: 'sometimes' },
     ],
-    shows: [{ check: 'handle-seated', outcome: 'loose', strength: 'always' }, ...noSupplyAtHead],
-    repair: { label: 'Push the handle home, run it', minutes: 1, access: 'outside', power: true },
+    shows: [
+      { check: 'plug-ohms', outcome: 'circuit-open', strength: 'often' },
+      { check: 'handle-seated', outcome: 'loose', strength: 'always' },
+      ...noSupplyAtHead,
+    ],
+    repair: { label: 'Push the handle home', minutes: 1, access: 'outside', power: true },
     basis,
   },
   {
@@ -277,7 +312,7 @@ export const powerFaults: FaultText[] = [
       { check: 'run-seconds', outcome: 'roll-none', strength: 'often' },
       { check: 'head-lamp-look', outcome: 'lamp-dark', strength: 'often' },
     ],
-    repair: { label: 'Clean and straighten the contacts, run it', minutes: 4, access: 'outside', power: true },
+    repair: { label: 'Clean and straighten the contacts', minutes: 4, access: 'outside', power: true },
     basis,
   },
   {
@@ -339,6 +374,8 @@ export const powerFaults: FaultText[] = [
       { complaint: 'roll-stops-and-starts', strength: 'sometimes' },
     ],
     shows: [
+      { check: 'brush-motor-turn', outcome: 'brush-motor-stuck', strength: 'sometimes' },
+      { check: 'brush-motor-turn', outcome: 'brush-motor-rough', strength: 'sometimes' },
       { check: 'motor-winding-ohms', condition: 'winding', outcome: 'winding-open', strength: 'often' },
       { check: 'motor-winding-ohms', condition: 'winding', outcome: 'winding-shorted', strength: 'sometimes' },
       { check: 'run-seconds', outcome: 'smell-burning', strength: 'often' },
@@ -365,6 +402,8 @@ export const powerFaults: FaultText[] = [
       { complaint: 'roll-not-turning', strength: 'sometimes' },
     ],
     shows: [
+      { check: 'brush-motor-turn', outcome: 'brush-motor-rough', strength: 'sometimes' },
+      { check: 'plug-ohms', outcome: 'insulation-leaky', strength: 'sometimes' },
       { check: 'wet-signs', outcome: 'rust', strength: 'sometimes' },
       { check: 'wet-signs', outcome: 'mildew', strength: 'sometimes' },
       { check: 'wet-signs', outcome: 'mud', strength: 'sometimes' },
@@ -372,7 +411,7 @@ export const powerFaults: FaultText[] = [
       { check: 'finger-turn', outcome: 'stiff', strength: 'sometimes' },
       { check: 'bearing-feel', outcome: 'bearing-rough', strength: 'often' },
     ],
-    repair: { label: 'Open, wash, dry a day, insulation-test, run', minutes: 25, access: 'head', power: true },
+    repair: { label: 'Open, wash, dry a day, insulation-test', minutes: 25, access: 'head', power: true },
     basis,
   },
 ];

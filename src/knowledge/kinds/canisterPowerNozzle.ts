@@ -121,6 +121,7 @@ export const canisterPowerNozzle: KindBook = {
     'hose-conductor-ohms',
     'handle-switch-ohms',
     'motor-winding-ohms',
+    'brush-motor-turn',
     'bag-or-bin',
     'filter-look',
     'exhaust-filter-look',

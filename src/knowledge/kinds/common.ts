@@ -65,6 +65,7 @@ export const mainsChecks = [
   'motor-current',
   'breaker-reset',
   'trip-time',
+  'plug-ohms',
   'main-switch-ohms',
 ];
 
@@ -90,6 +91,8 @@ export const suctionMotorChecks = [
   'armature-sound',
   'fan-look',
   'carbon-brush-length',
+  'motor-spin',
+  'suction-motor-ohms',
 ];
 
 /** A roll on end caps with bearings, looked at with the sole plate off. */

@@ -103,6 +103,7 @@ export const handheldMains: KindBook = {
     'bar-to-bar-ohms',
     'commutator-look',
     'motor-spin',
+    'plug-ohms',
     'end-float',
     'mounts-look',
     'bristle-height',

@@ -103,6 +103,7 @@ export const uprightBaggedBrushGear: KindBook = {
     'handle-switch-ohms',
     'head-on-test-lead',
     'motor-winding-ohms',
+    'brush-motor-turn',
     'gear-look',
     'wet-signs',
     'frame-look',

@@ -150,6 +150,7 @@ export const uprightBrushMotor: KindBook = {
     'tilt-switch-ohms',
     'handle-switch-ohms',
     'motor-winding-ohms',
+    'brush-motor-turn',
     'head-board-look',
     'bag-or-bin',
     'filter-look',

@@ -196,6 +196,7 @@ async function bookOfJob(db: Db, id: number) {
       after: p.after_value,
       unit: p.unit,
       note: p.note,
+      said: p.details,
     })),
     faults: await confirmedFaultsOf(db, id),
     advice: job.advice,

@@ -102,6 +102,9 @@ function jobLines(job: MachineBook['jobs'][number], day: (iso: string) => string
     ...job.proofs
       .filter((p) => p.after !== null)
       .map((p) => `${p.item.replaceAll('-', ' ')}: ${p.before ?? '–'} to ${p.after} ${p.unit}`),
+    ...job.proofs
+      .filter((p) => p.said.rules)
+      .map((p) => `${p.item.replaceAll('-', ' ')} ${p.result}: ${p.said.rules}; ${p.said.readings}; ${p.said.tester}`),
     job.advice ? `Advice: ${job.advice}` : '',
   ].filter(Boolean);
   return [

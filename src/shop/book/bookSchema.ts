@@ -86,6 +86,7 @@ export const bookSchema = {
             after: orNull({ type: 'number' }),
             unit: orNull(text),
             note: text,
+            said: { type: 'object', additionalProperties: text },
           }),
         ),
         faults: list(text),

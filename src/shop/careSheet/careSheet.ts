@@ -2,7 +2,8 @@ import { database } from '@/data/database';
 import { confirmedFaultsOf, jobById } from '@/data/jobs';
 import { machineById, plansOf } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
-import { knowledge } from '@/knowledge';
+import { inWordsOf } from '@/core/diagnosis/knowledge';
+import { kindById, knowledge } from '@/knowledge';
 import { careLines } from '@/knowledge/bench';
 import { planItems } from '@/knowledge/plans';
 import { jobFacts } from '../jobView/jobFacts';
@@ -35,14 +36,17 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
       .filter((p) => p.result === 'pass')
       .map((p) => ({
         label: p.label,
-        text: p.after === null ? 'passed' : `${p.before ?? '–'} → ${p.after} ${p.unit}`,
+        text:
+          p.after === null
+            ? ['passed', p.details.rules, p.details.readings, p.details.tester].filter(Boolean).join('; ')
+            : `${p.before ?? '–'} → ${p.after} ${p.unit}`,
       })),
     advice: job.advice,
     care: careLines
       .filter(
         (l) => l.kinds.includes(job.machine.kind) && (!l.afterFaults || l.afterFaults.some((f) => faults.includes(f))),
       )
-      .map((l) => l.text),
+      .map((l) => inWordsOf(kindById(job.machine.kind).supply, l.text)),
     due: (machine ? plans : [])
       .slice(0, 6)
       .map((p) => ({ label: planItems.find((i) => i.id === p.item)?.label ?? p.item, dueOn: p.due_on })),

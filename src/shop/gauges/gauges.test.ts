@@ -8,7 +8,7 @@ import { readJob } from '../odds/readJob';
 import { machineTimeline } from '../machines/machines';
 import { openapi } from '../openapi/openapi';
 import { ProblemError } from '../problem';
-import { furnishShop, newJobDto } from '../scene.fixture';
+import { furnishShop, newJobDto, refusal } from '../scene.fixture';
 import { takeIn } from '../takeIn/takeIn';
 import { fieldProblems } from './dto';
 import { gaugeDesk, keepUsual, keptInputs, matchedParts, reckonGauge } from './gauges';
@@ -35,11 +35,6 @@ const keep = async (id: number, gauge: string, inputs: object, use: ('finding' |
   await keepGauge(person, id, { key: randomUUID(), version, gauge, inputs: inputs as Record<string, unknown>, use });
   return readJob(id);
 };
-async function refusal(work: Promise<unknown>): Promise<ProblemError> {
-  const error = await work.catch((e: unknown) => e);
-  expect(error).toBeInstanceOf(ProblemError);
-  return error as ProblemError;
-}
 
 test.each(gauges.map((g) => [g.id, g] as const))(
   '%s: the route answers its example and names what is wrong',
@@ -132,7 +127,14 @@ test('a safety test and a roll’s speed prove what the machine must show', asyn
   const id = await newJob();
   const safety = { ...gauges.find((g) => g.id === 'safety-test')!.example, touch: '0.1 mA' };
   const { proofs } = await keep(id, 'safety-test', safety, ['proof']);
-  expect(proofs.find((p) => p.item === 'electrical-check')).toMatchObject({ result: 'pass', note: 'IEC, class I' });
+  expect(proofs.find((p) => p.item === 'electrical-check')).toMatchObject({
+    result: 'pass',
+    details: {
+      rules: 'IEC, class I',
+      readings: expect.stringMatching(/^protective earth .*Ω, insulation .*Ω, touch current/),
+      tester: 'Tess Fennock',
+    },
+  });
   const after = await keep(id, 'belt', { ...belt, rollRpm: '3550' }, ['proof']);
   expect(after.proofs.find((p) => p.item === 'roll-speed')).toMatchObject({ result: 'pass', after: 3550 });
   // Not everything was measured: nothing is proved.

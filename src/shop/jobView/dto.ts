@@ -52,11 +52,13 @@ export interface JobFacts extends BenchState {
   customer: { id: number; name: string; kind: string; phone: string; standing: string };
   complaints: string[];
   arrivalSigns: string[];
+  /** Cautions that stand on this machine whatever is done to it, by its age. */
+  standing: string[];
   clearedCautions: { caution: string; how: string; at: string; by: string }[];
   findings: FindingView[];
   parts: { code: string; label: string; group: string; priceMinor: number; stock: number; station: string }[];
   fitted: { id: number; code: string; label: string; station: string; quantity: number; at: string }[];
-  rebuild: { id: string; label: string; done: boolean }[];
+  rebuild: { id: string; label: string; done: boolean; cautions: string[] }[];
   waits: { id: number; kind: string; what: string; startedAt: string; endsAt: string; endedAt: string | null }[];
   proofs: ProofView[];
   /** What was measured and reckoned, kept with the job. */
@@ -92,10 +94,21 @@ export interface ProofView {
   item: string;
   label: string;
   required: boolean;
+  /** It can be shown only with power on. */
+  power: boolean;
+  /** Where it can hurt someone. */
+  cautions: string[];
+  /** What must be said with it. */
+  asks: ProofAsk[];
   quantity: 'pressure' | 'speed' | null;
   unit: string | null;
   result: 'pass' | 'fail' | null;
   before: number | null;
   after: number | null;
   note: string;
+  /** What was said with it. */
+  details: Partial<Record<ProofAsk, string>>;
 }
+
+/** By which rules, with which readings, by whom an electrical check was made. */
+export type ProofAsk = 'rules' | 'readings' | 'tester';

@@ -1,7 +1,7 @@
 import { accessPath } from '@/core/diagnosis/accessCosts';
 import { repairOf } from '@/core/diagnosis/doing';
 import { benchStateOf } from '@/core/diagnosis/finderCase';
-import type { Kind } from '@/core/diagnosis/knowledge';
+import { cautionsFor, type Kind } from '@/core/diagnosis/knowledge';
 import { database, type Db } from '@/data/database';
 import { partsFor } from '@/data/jobs';
 import { jobState, type JobState } from '@/data/jobState';
@@ -90,6 +90,7 @@ export function factsOf(state: JobState): WrittenFacts {
     customer,
     complaints: state.complaints,
     arrivalSigns: state.signs,
+    standing: standingOn(machine.made_year),
     clearedCautions: state.cleared.map((c) => ({ ...c, at: instant(c.at) })),
     findings: state.findings.map((f) => ({
       id: f.id,
@@ -112,7 +113,7 @@ export function factsOf(state: JobState): WrittenFacts {
       endsAt: instant(w.ends_at),
       endedAt: instantOrNull(w.ended_at),
     })),
-    proofs: proofViews(kind, state),
+    proofs: proofViews(kind, state, bench.proved),
     gauges: state.gauges.map((g) => ({
       id: g.id,
       gauge: g.gauge,
@@ -163,7 +164,18 @@ function rebuildOf(kind: Kind, state: JobState, open: readonly string[]): JobFac
   const done = new Set(state.ticks);
   return rebuildSteps
     .filter((s) => s.kinds.includes(kind.id) && (!s.whenOpened || s.whenOpened.some((a) => opened.has(a))))
-    .map((s) => ({ id: s.id, label: s.label, done: done.has(s.id) }));
+    .map((s) => ({
+      id: s.id,
+      label: s.label,
+      done: done.has(s.id),
+      cautions: cautionsFor(knowledge, kind.id, s.cautions ?? []),
+    }));
+}
+
+/** Cautions of old age. A machine whose year is not known may be older than it looks: nothing is said of it. */
+function standingOn(madeYear: number | null): string[] {
+  if (madeYear === null) return [];
+  return knowledge.cautions.filter((c) => c.madeBefore !== undefined && madeYear < c.madeBefore).map((c) => c.id);
 }
 
 const accessOf = new Map([

@@ -1,7 +1,7 @@
 import type { JobState } from '@/data/jobState';
 import { UNITS } from '@/core/units/units';
-import type { ProofView } from './dto';
-import { checksOf, type Complaint, type Kind } from '@/core/diagnosis/knowledge';
+import type { ProofAsk, ProofView } from './dto';
+import { cautionsFor, checksOf, type Complaint, type Kind } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
 import { kindsWith } from '@/knowledge/where';
 
@@ -9,31 +9,55 @@ export interface ProofItem {
   id: string;
   label: string;
   required: boolean;
+  /** It can be shown only with power on: not while a caution holds power back. */
+  power: boolean;
+  /** Where it can hurt someone. */
+  cautions: string[];
+  /** What must be said with it; without an answer it is not passed. */
+  asks: ProofAsk[];
   quantity: 'pressure' | 'speed' | null;
   /** Check and condition whose reading in Find is the "before". */
   before: { check: string; condition?: string } | null;
 }
 
-const plain = { required: true, quantity: null, before: null };
+const byHand = { required: true, power: false, cautions: [], asks: [], quantity: null, before: null };
+const run = { ...byHand, power: true };
 
-/** What must be shown before a machine of this kind may leave: every complaint re-tested, free by hand, run, measured. */
-export function proofItems(kind: Kind, complaints: string[]): ProofItem[] {
-  const label = (id: string) => knowledge.complaints.find((c: Complaint) => c.id === id)?.label ?? id;
+/**
+ * What must be shown before a machine of this kind may leave: every complaint re-tested, free by hand, run, measured, and
+ * each protection that was repaired.
+ * @param repaired faults that were proved, and those of the stations where a part was fitted
+ */
+export function proofItems(kind: Kind, complaints: string[], repaired: ReadonlySet<string>): ProofItem[] {
   const has = (...stations: string[]) => kindsWith(...stations).includes(kind.id);
   const checks = new Set(checksOf(knowledge, kind.id).map((c) => c.id));
+  const turned = cautionsFor(
+    knowledge,
+    kind.id,
+    knowledge.cautions.filter((c) => c.holds === 'spin').map((c) => c.id),
+  );
   const items: (ProofItem | false)[] = [
-    kind.supply === 'mains' && { id: 'electrical-check', label: 'Electrical check by local rules', ...plain },
+    kind.supply === 'mains' && {
+      ...byHand,
+      id: 'electrical-check',
+      label: 'Electrical check by local rules',
+      cautions: ['earth-first'],
+      asks: ['rules', 'readings', 'tester'],
+    },
     (kind.supply === 'pack' || kind.supply === 'lead-acid') && {
+      ...byHand,
       id: 'pack-check',
       label: 'Pack or batteries: no damage, no heat, seated',
-      ...plain,
+      cautions: cautionsFor(knowledge, kind.id, ['lithium-care', 'lead-acid']),
     },
-    has('roll') && { id: 'roll-free', label: 'Roll free by hand', ...plain },
-    has('brush', 'brush-front') && { id: 'roll-free', label: 'Brush free by hand', ...plain },
-    ...complaints.map((id) => ({ id: `complaint:${id}`, label: `Gone: ${label(id).toLowerCase()}`, ...plain })),
-    { id: 'run-3-min', label: 'Three minutes’ run, sound and smell clean', ...plain },
-    has('squeegee-blades') && { id: 'floor-dry', label: 'Floor dry behind it, straight and in a turn', ...plain },
+    has('roll') && { ...byHand, id: 'roll-free', label: 'Roll free by hand', cautions: turned },
+    has('brush', 'brush-front') && { ...byHand, id: 'roll-free', label: 'Brush free by hand', cautions: turned },
+    ...owedBy(kind, repaired),
+    ...complaints.map((id) => retest(id)),
+    { ...run, id: 'run-3-min', label: 'Three minutes’ run, sound and smell clean' },
+    has('squeegee-blades') && { ...run, id: 'floor-dry', label: 'Floor dry behind it, straight and in a turn' },
     checks.has('roll-speed') && {
+      ...run,
       id: 'roll-speed',
       label: 'Roll speed',
       required: false,
@@ -41,6 +65,7 @@ export function proofItems(kind: Kind, complaints: string[]): ProofItem[] {
       before: { check: 'roll-speed' },
     },
     checks.has('inlet-vacuum') && {
+      ...run,
       id: 'sealed-vacuum',
       label: 'Sealed vacuum at the machine',
       required: false,
@@ -51,9 +76,42 @@ export function proofItems(kind: Kind, complaints: string[]): ProofItem[] {
   return items.filter((i) => i !== false);
 }
 
+function retest(id: string): ProofItem {
+  const complaint = knowledge.complaints.find((c: Complaint) => c.id === id);
+  const label = `Gone: ${(complaint?.label ?? id).toLowerCase()}`;
+  return { ...(complaint?.shownUnpowered ? byHand : run), id: `complaint:${id}`, label };
+}
+
+/** Proofs of the protections that were repaired, each once. */
+function owedBy(kind: Kind, repaired: ReadonlySet<string>): ProofItem[] {
+  const owed = knowledge.faults
+    .filter((f) => repaired.has(f.id))
+    .flatMap((f) => f.repair.owes ?? [])
+    .filter((p) => p.kinds?.includes(kind.id) ?? true);
+  return [...new Map(owed.map((p) => [p.id, p])).values()].map((p) => ({
+    ...byHand,
+    id: p.id,
+    label: p.label,
+    power: p.power,
+  }));
+}
+
+/** Faults that were proved, and those of the stations where a part was fitted. */
+function repairedOf(kind: Kind, fitted: readonly { station: string }[], proved: readonly string[]): Set<string> {
+  const stations = new Set(fitted.map((f) => f.station));
+  return new Set([
+    ...proved,
+    ...knowledge.faults.filter((f) => stations.has(f.kinds[kind.id]?.station ?? '')).map((f) => f.id),
+  ]);
+}
+
 /** What must be shown, with what was shown so far; the reading made in Find stands as the "before". */
-export function proofViews(kind: Kind, { complaints, proofs, findings }: JobState): ProofView[] {
-  return proofItems(kind, complaints).map((item) => {
+export function proofViews(
+  kind: Kind,
+  { complaints, proofs, findings, fitted }: JobState,
+  proved: readonly string[],
+): ProofView[] {
+  return proofItems(kind, complaints, repairedOf(kind, fitted, proved)).map((item) => {
     const made = proofs.find((p) => p.item === item.id);
     const earlier = findings.find(
       (f) =>
@@ -66,12 +124,16 @@ export function proofViews(kind: Kind, { complaints, proofs, findings }: JobStat
       item: item.id,
       label: item.label,
       required: item.required,
+      power: item.power,
+      cautions: item.cautions,
+      asks: item.asks,
       quantity: item.quantity,
       unit: item.quantity ? UNITS[item.quantity].base : null,
       result: made?.result ?? null,
       before: made ? made.before_value : (earlier?.value ?? null),
       after: made?.after_value ?? null,
       note: made?.note ?? '',
+      details: made?.details ?? {},
     };
   });
 }

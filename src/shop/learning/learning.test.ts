@@ -11,8 +11,7 @@ import { moveStage } from '../moveStage/moveStage';
 import { ProblemError } from '../problem';
 import { readDto } from '../readDto';
 import { recordFindings } from '../recordFindings/recordFindings';
-import { recordProof } from '../recordProof/recordProof';
-import { base, furnishShop, openJob } from '../scene.fixture';
+import { base, furnishShop, openJob, proveAll } from '../scene.fixture';
 import { tickRebuild } from '../tickRebuild/tickRebuild';
 import { LEARNING_FORM, LendInDto } from './dto';
 import { knowledge } from '@/knowledge';
@@ -51,8 +50,7 @@ async function finishJob(): Promise<void> {
   for (const step of (await readJob(job)).rebuild)
     await tickRebuild(technician, job, { ...(await base(job)), step: step.id, done: true });
   await moveStage(technician, job, { ...(await base(job)), to: 'prove' });
-  for (const proof of (await readJob(job)).proofs.filter((p) => p.required))
-    await recordProof(technician, job, { ...(await base(job)), item: proof.item, result: 'pass', note: '' });
+  await proveAll(technician, job);
   await moveStage(technician, job, { ...(await base(job)), to: 'hand-back' });
   await handBack(technician, job, { ...(await base(job)), faults: ['belt-broken'], advice: '' });
 }

@@ -1,8 +1,8 @@
 import { bench } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
+import { holdsOn } from '../jobDeed/underHold';
 import type { WrittenFacts } from '../jobView/jobFacts';
 import { refuseIf, type FieldProblem } from '../problem';
-import { holdsBackPower } from '@/knowledge';
 import { MoveStageDto } from './dto';
 
 const LABELS = { find: 'Find', fit: 'Fit', prove: 'Prove', 'hand-back': 'Hand back' } as const;
@@ -29,12 +29,8 @@ export function standsInTheWay(facts: WrittenFacts, to: MoveStageDto['to']): Fie
       if (!wait.endedAt) problems.push({ field: 'waits', message: 'A wait is still running: end it first.' });
     for (const step of facts.rebuild)
       if (!step.done) problems.push({ field: `rebuild.${step.id}`, message: `Not done: ${step.label}.` });
-    for (const caution of facts.cautions)
-      if (holdsBackPower(caution))
-        problems.push({
-          field: `cautions.${caution}`,
-          message: 'A caution still holds back power: clear it by name in Find.',
-        });
+    for (const caution of holdsOn(facts))
+      problems.push({ field: `cautions.${caution}`, message: 'A caution still holds back power: clear it by name.' });
   }
   if (to === 'hand-back')
     for (const proof of facts.proofs)

@@ -7,12 +7,13 @@ import { knowledge } from '@/knowledge';
 import { bench } from '../access/roles';
 import { readFindings } from '../finding/readFindings';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
+import { refuseUnderHold } from '../jobDeed/underHold';
 import { refuseIf } from '../problem';
 import { RecordFindingsDto } from './dto';
 
 /**
  * Answers one or more aspects of checks. An earlier answer to the same aspect is taken back, not deleted. Refused at its field
- * for ids, units and numbers that the machine cannot have.
+ * for ids, units and numbers that the machine cannot have, and for what needs power while power is held back.
  */
 export const recordFindings = jobDeed({
   name: 'record-findings',
@@ -22,13 +23,17 @@ export const recordFindings = jobDeed({
   work: (scene, dto) => answerChecks(scene, dto.findings),
 });
 
-/** The same within another deed. @throws ProblemError 400 for ids, units and numbers that the machine cannot have */
+/** The same within another deed. @throws ProblemError 400 for ids, units and numbers that the machine cannot have; 409 under a hold */
 export async function answerChecks(
-  { db, person, jobId, state, kind, tell }: DeedScene,
+  { db, person, jobId, state, facts, kind, tell }: DeedScene,
   findings: RecordFindingsDto['findings'],
 ): Promise<void> {
   const { answers, problems } = readFindings(kind, state.model.mains_v, findings);
   refuseIf(problems);
+  // What was run before the hold may still be put right; nothing new is run under it.
+  const made = new Set(state.findings.filter((f) => f.revoked_at === null).map((f) => f.check_id));
+  const powered = answers.find((a) => !made.has(a.check) && needsPower(kind, a.check));
+  if (powered) refuseUnderHold(facts, labelOf(kind, powered.check));
   const answered = new Set(answers.map((a) => aspectKey(kind, a)));
   const replaced = state.findings.filter(
     (f) =>
@@ -61,6 +66,18 @@ export async function answerChecks(
     })),
   );
   tell('found', answers.map((a) => sentence(kind, a)).join('; '));
+}
+
+function needsPower(kind: Kind, checkId: string): boolean {
+  const repaired = repairedFault(checkId);
+  if (repaired !== null) return knowledge.faults.find((f) => f.id === repaired)!.repair.power;
+  return checkOf(kind, checkId)?.power !== 'no';
+}
+
+function labelOf(kind: Kind, checkId: string): string {
+  const repaired = repairedFault(checkId);
+  if (repaired !== null) return knowledge.faults.find((f) => f.id === repaired)!.repair.label;
+  return checkOf(kind, checkId)!.label;
 }
 
 type AnyAnswer = Parameters<typeof aspectOf>[1];

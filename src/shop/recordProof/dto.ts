@@ -23,4 +23,22 @@ export class RecordProofDto extends JobDeedDto {
   @IsString()
   @Length(0, 500)
   note!: string;
+
+  /** By which rules an electrical check was made. */
+  @IsOptional()
+  @IsString()
+  @Length(0, 200)
+  rules?: string;
+
+  /** What was read: earth, insulation, touch current. */
+  @IsOptional()
+  @IsString()
+  @Length(0, 500)
+  readings?: string;
+
+  /** Who made it. */
+  @IsOptional()
+  @IsString()
+  @Length(0, 120)
+  tester?: string;
 }

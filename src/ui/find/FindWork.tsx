@@ -8,12 +8,12 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { repairedFault } from '@/core/diagnosis/doing';
 import { proposedStep } from '@/core/diagnosis/finderCase';
 import type { JobDesk } from '../job/useJob';
-import { faultLabel, faultOf } from '../job/labels';
+import { faultLabel, faultOf, heldPower } from '../job/labels';
 import { Key } from '../parts/Key';
 import { Notice } from '../parts/Notice';
 import { useKeptText } from '../parts/useKeptText';
 import { CheckCard, type Answered } from './CheckCard';
-import { CautionGate } from './CautionGate';
+import { CautionGate } from '../job/CautionGate';
 import { FaultList } from './FaultList';
 import { FindingLog } from './FindingLog';
 import { OtherChecks } from './OtherChecks';
@@ -64,6 +64,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   };
   const next = assessment?.next.find((n) => n.check === current) ?? null;
   const told = assessment !== null;
+  const held = heldPower(job);
 
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
@@ -71,8 +72,9 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
       {finished && (
         <Notice title={`Cause proved: ${job.proved.map(faultLabel).join(', ')}.`}>
           <Typography variant="body2">
-            {job.proved.map((id) => faultOf(id)?.repair.label).join('; ')}. Anything else found open on the way is worth
-            a look before it is closed.
+            {job.proved.map((id) => faultOf(id)?.repair.label).join('; ')}.{' '}
+            {held && `It is not run before it is made safe: ${held}. `}Anything else found open on the way is worth a
+            look before it is closed.
           </Typography>
           {!closed && (
             <Button variant="contained" onClick={onDone} disabled={busy} sx={{ mt: 1 }}>
@@ -99,7 +101,11 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
             !job.firstChecks.includes(current) &&
             (next?.informs ?? 0) <= 0.02 && (
               <Notice title="No check is worth its minutes any more.">
-                <Typography variant="body2">Fit what is most likely and run it, or look further below.</Typography>
+                <Typography variant="body2">
+                  {held
+                    ? `Make it safe first: ${held}. Until then look further below, with the power off.`
+                    : 'Fit what is most likely and run it, or look further below.'}
+                </Typography>
               </Notice>
             )}
           {current &&
@@ -107,7 +113,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
             current === proposed &&
             repairedFault(current) !== null &&
             (next?.informs ?? 0) > 0.02 && (
-              <Notice title="Fit it and run it.">
+              <Notice title={held ? 'Fit it; it is run when it is made safe.' : 'Fit it and run it.'}>
                 <Typography variant="body2">Looking further would cost more than it is expected to save.</Typography>
               </Notice>
             )}

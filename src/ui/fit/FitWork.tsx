@@ -9,7 +9,8 @@ import CheckBoxIcon from '@mui/icons-material/CheckBox';
 import CheckBoxOutlineBlankIcon from '@mui/icons-material/CheckBoxOutlineBlank';
 import { useState } from 'react';
 import type { JobFacts } from '@/shop/jobView/dto';
-import { cautionOf, faultLabel, faultOf } from '../job/labels';
+import { CautionGate } from '../job/CautionGate';
+import { cautionOf, faultLabel, faultOf, heldPower, repairCautions } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Empty } from '../parts/Notice';
@@ -21,6 +22,11 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
   const { job, busy } = desk;
   const closed = job.stage === 'closed';
   const left = job.rebuild.filter((s) => !s.done).length;
+  const held = heldPower(job);
+  const cautions = new Set([
+    ...repairCautions(job.machine.kind, job.proved),
+    ...job.rebuild.filter((s) => !s.done).flatMap((s) => s.cautions),
+  ]);
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box>
@@ -31,8 +37,21 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
           {job.proved.length > 0
             ? job.proved.map((id) => `${faultLabel(id)}: ${faultOf(id)?.repair.label.toLowerCase()}`).join('; ')
             : 'No cause is proved: fit what you stand behind, and prove it.'}
+          {held && ` It is not run before it is made safe: ${held}.`}
         </Typography>
       </Box>
+      <CautionGate desk={desk} />
+      {cautions.size > 0 && !closed && (
+        <Box
+          component="section"
+          aria-label="Cautions of this work"
+          sx={{ display: 'grid', gap: 0.75, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' } }}
+        >
+          {[...cautions].map((id) => (
+            <CautionPlate key={id} {...cautionOf(id)} />
+          ))}
+        </Box>
+      )}
       <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}>
         <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
           <Parts desk={desk} />
@@ -42,7 +61,6 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
           <Typography component="h2" variant="h3">
             Rebuild, in this order
           </Typography>
-          <CautionPlate label={cautionOf('brittle-plastic').label} text={cautionOf('brittle-plastic').text} />
           <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {job.rebuild.map((step) => (
               <Box component="li" key={step.id} sx={{ borderBottom: '1px solid', borderColor: 'divider' }}>
@@ -62,7 +80,14 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
                   }}
                 >
                   {step.done ? <CheckBoxIcon color="primary" /> : <CheckBoxOutlineBlankIcon />}
-                  {step.label}
+                  <span>
+                    {step.label}
+                    {!step.done && step.cautions.length > 0 && (
+                      <Box component="span" sx={{ color: 'bench.hazard', display: 'block', fontSize: '0.88em' }}>
+                        {step.cautions.map((id) => cautionOf(id).label).join(', ')}
+                      </Box>
+                    )}
+                  </span>
                 </ButtonBase>
               </Box>
             ))}

@@ -12,6 +12,7 @@ function job(change: Partial<JobFacts> = {}): JobFacts {
     machine: { kind: 'upright-shaft-belt' },
     findings: [],
     proved: [],
+    standing: [],
     clearedCautions: [],
     fitted: [],
     rebuild: [],

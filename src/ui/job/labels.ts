@@ -3,7 +3,7 @@ import { knowledge } from '@/knowledge';
 import { formatQuantity, type Quantity } from '@/core/units/units';
 import type { Aspect, Caution, Check } from '@/core/diagnosis/knowledge';
 import type { JobFacts } from '@/shop/jobView/dto';
-import { checksOf } from '@/core/diagnosis/knowledge';
+import { cautionsFor, checksOf } from '@/core/diagnosis/knowledge';
 
 const faults = new Map(knowledge.faults.map((f) => [f.id, f]));
 const complaints = new Map(knowledge.complaints.map((c) => [c.id, c]));
@@ -14,8 +14,19 @@ export const faultOf = (id: string) => faults.get(id);
 export const complaintLabel = (id: string) => complaints.get(id)?.label ?? id;
 export const cautionOf = (id: string): Caution => cautions.get(id) ?? { id, label: id, when: '', text: '' };
 
-/** The caution that asks for the roll to be turned by hand before it is run. */
-export const spinCautions = knowledge.cautions.filter((c) => c.holds === 'spin').map((c) => c.id);
+/** Cautions in force that hold back everything that needs power, in words; empty when there are none. */
+export function heldPower(job: Pick<JobFacts, 'cautions'>): string {
+  return job.cautions
+    .map(cautionOf)
+    .filter((c) => c.holds === 'power')
+    .map((c) => c.label.toLowerCase())
+    .join(', ');
+}
+
+/** Cautions of the repairs of some faults, each once, where they bite on this kind. */
+export function repairCautions(kindId: string, faultIds: readonly string[]): string[] {
+  return [...new Set(faultIds.flatMap((id) => cautionsFor(knowledge, kindId, faults.get(id)?.repair.cautions ?? [])))];
+}
 
 /** What can be done next, a check or a repair, in one shape for the screen. */
 export interface Doing {
@@ -28,6 +39,15 @@ export interface Doing {
   repairs: string | null;
 }
 
+/** The caution that asks for the roll to be turned by hand before it is run, where there is a roll. */
+function spinCautions(kindId: string): string[] {
+  return cautionsFor(
+    knowledge,
+    kindId,
+    knowledge.cautions.filter((c) => c.holds === 'spin').map((c) => c.id),
+  );
+}
+
 /** A check of the kind, or a repair and a run (`repair:<fault>`), or null. */
 export function doingOf(kindId: string, id: string): Doing | null {
   const repaired = repairedFault(id);
@@ -36,14 +56,16 @@ export function doingOf(kindId: string, id: string): Doing | null {
     if (!fault) return null;
     return {
       id,
-      label: fault.repair.label,
+      label: fault.repair.power ? `${fault.repair.label}, run it` : fault.repair.label,
       how: [
         'Do the repair on suspicion: it is the best next step.',
-        'Turn by hand, then run it for seconds.',
+        fault.repair.power ? 'Turn by hand what can be turned, then run it for seconds.' : 'Try it by hand.',
         'Is the complaint gone?',
       ],
       minutes: fault.repair.minutes,
-      cautions: spinCautions,
+      cautions: [
+        ...new Set([...repairCautions(kindId, [fault.id]), ...(fault.repair.power ? spinCautions(kindId) : [])]),
+      ],
       aspects: [
         {
           id: 'after',

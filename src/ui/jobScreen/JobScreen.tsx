@@ -35,11 +35,14 @@ export function JobScreen({
   initial,
   told,
   stage,
+  me,
 }: {
   initial: JobFacts;
   /** The odds, when they are known already, or on their way. */
   told: OddsView | Promise<OddsView>;
   stage: StageId;
+  /** Who is signed in. */
+  me: string;
 }) {
   const router = useRouter();
   const desk = useJob(initial, told);
@@ -175,7 +178,9 @@ export function JobScreen({
             <FindWork desk={desk} onLook={setLooked} onDone={() => go('fit')} station={chosen} onStation={setChosen} />
           )}
           {stage === 'fit' && <FitWork desk={desk} onDone={() => go('prove')} onBack={() => go('find')} />}
-          {stage === 'prove' && <ProveWork desk={desk} onDone={() => go('hand-back')} onBack={() => go('find')} />}
+          {stage === 'prove' && (
+            <ProveWork me={me} desk={desk} onDone={() => go('hand-back')} onBack={() => go('find')} />
+          )}
           {stage === 'hand-back' && <HandBackWork desk={desk} />}
         </Box>
         <Box sx={{ display: 'grid', gap: 2 }}>

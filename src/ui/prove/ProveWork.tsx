@@ -7,28 +7,40 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { parseQuantity, UNITS } from '@/core/units/units';
-import { knowledge } from '@/knowledge';
-import type { ProofView } from '@/shop/jobView/dto';
-import { cautionOf, spinCautions } from '../job/labels';
+import type { ProofAsk, ProofView } from '@/shop/jobView/dto';
+import { CautionGate } from '../job/CautionGate';
+import { cautionOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Reading } from '../parts/Reading';
 import { useKeptText } from '../parts/useKeptText';
 import NextLink from '../theme/NextLink';
 
-/** Proving: electrical check, roll free, every complaint re-tested, numbers before and after. */
-export function ProveWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () => void; onBack: () => void }) {
+/** Proving: electrical check, roll free, what the repairs owe, every complaint re-tested, numbers before and after. */
+export function ProveWork({
+  desk,
+  me,
+  onDone,
+  onBack,
+}: {
+  desk: JobDesk;
+  /** Who is signed in: made the electrical check unless somebody else is named. */
+  me: string;
+  onDone: () => void;
+  onBack: () => void;
+}) {
   const { job, busy } = desk;
   const closed = job.stage === 'closed';
-  const asked = new Set(job.proofs.map((p) => p.item));
-  const leadAcid = knowledge.kinds.find((k) => k.id === job.machine.kind)?.supply === 'lead-acid';
+  const held = job.cautions.some((c) => cautionOf(c).holds === 'power');
   const failed = job.proofs.some((p) => p.result === 'fail');
+  const cautions = [...new Set(job.proofs.flatMap((p) => p.cautions))].filter((c) => c !== 'earth-first');
   return (
-    <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 900 }}>
+    <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 960 }}>
       <Typography component="h2" variant="h2">
         Prove
       </Typography>
-      {asked.has('electrical-check') && (
+      <CautionGate desk={desk} />
+      {job.proofs.some((p) => p.asks.length > 0) && (
         <CautionPlate
           label="Electrical check"
           text="Earth continuity, insulation and touch current are tested by a competent person with rated instruments, to the limits of the local rules in force: local rules win over anything written here. Earth is proved before the first power-up."
@@ -38,15 +50,15 @@ export function ProveWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
           </Link>
         </CautionPlate>
       )}
-      {asked.has('pack-check') && <CautionPlate {...cautionOf(leadAcid ? 'lead-acid' : 'lithium-pack')} />}
-      {asked.has('roll-free') && spinCautions.map((id) => <CautionPlate key={id} {...cautionOf(id)} />)}
-      {job.proofs.map((p) =>
-        p.quantity ? (
-          <NumberProof key={p.item} proof={p} desk={desk} disabled={closed || busy} />
-        ) : (
-          <PlainProof key={p.item} proof={p} desk={desk} disabled={closed || busy} />
-        ),
-      )}
+      {cautions.map((id) => (
+        <CautionPlate key={id} {...cautionOf(id)} />
+      ))}
+      {job.proofs.map((p) => {
+        const isHeld = held && p.power;
+        const row = { proof: p, desk, disabled: closed || busy || isHeld, isHeld };
+        if (p.quantity) return <NumberProof key={p.item} {...row} />;
+        return p.asks.length > 0 ? <SignedProof key={p.item} {...row} me={me} /> : <PlainProof key={p.item} {...row} />;
+      })}
       {!closed && (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
           <Button variant="contained" disabled={busy} onClick={onDone}>
@@ -66,9 +78,120 @@ interface RowProps {
   proof: ProofView;
   desk: JobDesk;
   disabled: boolean;
+  /** It needs power, and a caution holds power back. */
+  isHeld: boolean;
 }
 
-function PlainProof({ proof, desk, disabled }: RowProps) {
+/** What is proved, and how it stands. */
+function ProofName({ proof, isHeld }: Pick<RowProps, 'proof' | 'isHeld'>) {
+  return (
+    <Typography variant="body2" sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
+      {proof.label}
+      {proof.result && <strong>{proof.result === 'pass' ? ': passed' : ': failed'}</strong>}
+      {isHeld && (
+        <Box component="span" sx={{ display: 'block', color: 'bench.hazard' }}>
+          needs power: held back
+        </Box>
+      )}
+    </Typography>
+  );
+}
+
+function PassOrFail({
+  proof,
+  disabled,
+  onPress,
+}: Pick<RowProps, 'proof' | 'disabled'> & { onPress: (result: 'pass' | 'fail') => void }) {
+  return (
+    <>
+      <Button
+        variant={proof.result === 'pass' ? 'contained' : 'outlined'}
+        aria-pressed={proof.result === 'pass'}
+        disabled={disabled}
+        onClick={() => onPress('pass')}
+      >
+        Passed
+      </Button>
+      <Button
+        variant={proof.result === 'fail' ? 'contained' : 'outlined'}
+        color={proof.result === 'fail' ? 'secondary' : 'primary'}
+        aria-pressed={proof.result === 'fail'}
+        disabled={disabled}
+        onClick={() => onPress('fail')}
+      >
+        Failed
+      </Button>
+    </>
+  );
+}
+
+const ASKS: Record<ProofAsk, { label: string; hint: string }> = {
+  rules: { label: 'By which rules', hint: 'Their name and edition' },
+  readings: { label: 'Readings', hint: 'Earth, insulation, touch current' },
+  tester: { label: 'Tested by', hint: 'A competent person' },
+};
+
+/** A proof that is signed: what was read, by which rules, by whom. It is never passed blank. */
+function SignedProof({ proof, desk, disabled, isHeld, me }: RowProps & { me: string }) {
+  const form = `job-${desk.job.id}`;
+  const [rules, setRules, dropRules] = useKeptText(form, `rules ${proof.item}`, proof.details.rules ?? '');
+  const [readings, setReadings, dropReadings] = useKeptText(form, `read ${proof.item}`, proof.details.readings ?? '');
+  const [tester, setTester, dropTester] = useKeptText(form, `tester ${proof.item}`, proof.details.tester || me);
+  const typed: Record<ProofAsk, [string, (text: string) => void]> = {
+    rules: [rules, setRules],
+    readings: [readings, setReadings],
+    tester: [tester, setTester],
+  };
+  const press = async (result: 'pass' | 'fail') => {
+    const said = { item: proof.item, result, note: proof.note, rules, readings, tester };
+    if (!(await desk.act('record-proof', said))) return;
+    for (const drop of [dropRules, dropReadings, dropTester]) drop();
+  };
+  return (
+    <Box
+      role="group"
+      aria-label={proof.label}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr auto auto' },
+        gap: 1,
+        alignItems: 'center',
+        borderBottom: '1px solid',
+        borderColor: 'divider',
+        pb: 1,
+      }}
+    >
+      <ProofName proof={proof} isHeld={isHeld} />
+      <PassOrFail proof={proof} disabled={disabled} onPress={(result) => void press(result)} />
+      <Box
+        sx={{
+          gridColumn: '1 / -1',
+          display: 'grid',
+          gap: 1,
+          gridTemplateColumns: { xs: '1fr', sm: '1fr 1.6fr 1fr' },
+          alignItems: 'start',
+        }}
+      >
+        {proof.asks.map((ask) => {
+          const problem = desk.refusal?.fields.find((f) => f.field === ask)?.message;
+          return (
+            <TextField
+              key={ask}
+              label={ASKS[ask].label}
+              value={typed[ask][0]}
+              onChange={(e) => typed[ask][1](e.target.value)}
+              disabled={disabled}
+              error={Boolean(problem)}
+              helperText={problem ?? ASKS[ask].hint}
+            />
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+function PlainProof({ proof, desk, disabled, isHeld }: RowProps) {
   const [note, setNote, dropNote] = useKeptText(`job-${desk.job.id}`, `proof ${proof.item}`, proof.note);
   const press = async (result: 'pass' | 'fail') => {
     if (await desk.act('record-proof', { item: proof.item, result, note })) dropNote();
@@ -87,34 +210,15 @@ function PlainProof({ proof, desk, disabled }: RowProps) {
         pb: 1,
       }}
     >
-      <Typography variant="body2" sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
-        {proof.label}
-        {proof.result && <strong>{proof.result === 'pass' ? ': passed' : ': failed'}</strong>}
-      </Typography>
+      <ProofName proof={proof} isHeld={isHeld} />
       <TextField
-        label={proof.item === 'electrical-check' ? 'By which rules, readings' : 'Note'}
+        label="Note"
         value={note}
         onChange={(e) => setNote(e.target.value)}
         disabled={disabled}
         sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}
       />
-      <Button
-        variant={proof.result === 'pass' ? 'contained' : 'outlined'}
-        aria-pressed={proof.result === 'pass'}
-        disabled={disabled}
-        onClick={() => press('pass')}
-      >
-        Passed
-      </Button>
-      <Button
-        variant={proof.result === 'fail' ? 'contained' : 'outlined'}
-        color={proof.result === 'fail' ? 'secondary' : 'primary'}
-        aria-pressed={proof.result === 'fail'}
-        disabled={disabled}
-        onClick={() => press('fail')}
-      >
-        Failed
-      </Button>
+      <PassOrFail proof={proof} disabled={disabled} onPress={(result) => void press(result)} />
     </Box>
   );
 }

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { jobNumber } from '@/app/jobNumber';
 import { orNotFound } from '@/app/orNotFound';
+import { currentPerson } from '@/app/person';
 import { jobPage } from '@/shop/odds/readJob';
 import { JobScreen } from '@/ui/jobScreen/JobScreen';
 import { STAGES, type StageId } from '@/ui/job/stages';
@@ -18,6 +19,7 @@ export default async function StagePage({ params }: Params) {
   const { id, stage } = await params;
   if (!STAGES.some((s) => s.id === stage)) notFound();
   const { facts, odds } = await orNotFound((async () => jobPage(jobNumber(id)))());
+  const me = await currentPerson();
   // Facts at once; the odds follow in the same answer when they are worked out.
-  return <JobScreen key={stage} initial={facts} told={odds} stage={stage as StageId} />;
+  return <JobScreen key={stage} initial={facts} told={odds} stage={stage as StageId} me={me.name} />;
 }

@@ -5,17 +5,20 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { JobDesk } from '../job/useJob';
-import { cautionOf } from '../job/labels';
 import { CautionPlate } from '../parts/CautionPlate';
 import { instantAt } from '../parts/instants';
 import { useKeptText } from '../parts/useKeptText';
+import { cautionOf } from './labels';
+import type { JobDesk } from './useJob';
 
-/** Cautions in force: each says what it holds back, and is cleared under a name with how it was made safe. */
+/** Cautions in force, and those of old age: each says what it holds back, and is cleared under a name with how it was made safe. */
 export function CautionGate({ desk }: { desk: JobDesk }) {
   const { job } = desk;
   return (
     <>
+      {job.standing.map((id) => (
+        <CautionPlate key={id} {...cautionOf(id)} />
+      ))}
       {job.cautions.map((id) => (
         <Gate key={id} id={id} desk={desk} />
       ))}
@@ -36,7 +39,7 @@ function Gate({ id, desk }: { id: string; desk: JobDesk }) {
   return (
     <CautionPlate
       label={caution.label}
-      text={caution.text + (caution.holds === 'power' ? ' No powered check is offered.' : '')}
+      text={caution.text + (caution.holds === 'power' ? ' Nothing that needs power is offered or taken.' : '')}
     >
       {desk.job.stage !== 'closed' && !open && (
         <Button size="small" sx={{ mt: 0.75 }} onClick={() => setOpen(true)}>
