@@ -28,7 +28,26 @@ export interface JobState {
     person: string | null;
   }[];
   ticks: string[];
-  fitted: { id: number; code: string; label: string; station: string; quantity: number; at: Instant }[];
+  fitted: {
+    id: number;
+    /** Null for a part that is on no list. */
+    code: string | null;
+    label: string;
+    group: string | null;
+    station: string;
+    quantity: number;
+    why: string;
+    at: Instant;
+  }[];
+  /** Faults whose repair was ticked as done. */
+  repairs: string[];
+  /** Items of the service that were done at this visit. */
+  served: string[];
+  /** Complaints that the bench did not find. */
+  struck: { complaint: string; why: string; by: string | null }[];
+  /** What other jobs left open on this machine. */
+  openFaults: { fault: string; job: number; at: Instant }[];
+  plans: { item: string; last_done_on: string | null; due_on: string }[];
   waits: (Pick<WaitRow, 'id' | 'kind' | 'what'> & {
     started_at: Instant;
     ends_at: Instant;
@@ -55,7 +74,21 @@ const STATE = `select
   json_build_object('id', customer.id, 'name', customer.name, 'kind', customer.kind, 'phone', customer.phone,
     'standing', customer.standing) as customer,
   json_build_object('zone', coalesce(shop.zone, 'UTC'), 'currency', coalesce(shop.currency, 'USD')) as shop,
-  ${names('complaint', 'job_complaint')} as complaints,
+  (select coalesce(json_agg(complaint order by complaint), '[]') from job_complaint
+    where job_id = job.id and struck_at is null) as complaints,
+  ${list(
+    'c.complaint, c.struck_why as why, p.name as by',
+    'job_complaint c left join person p on p.id = c.struck_by where c.job_id = job.id and c.struck_at is not null',
+    'complaint',
+  )} as struck,
+  ${names('fault', 'repair_done')} as repairs,
+  ${names('item', 'service_done')} as served,
+  ${list(
+    'fault, job_id as job, at',
+    'open_fault where machine_id = job.machine_id and mended_in is null and job_id <> job.id',
+    'at',
+  )} as "openFaults",
+  ${list('item, last_done_on, due_on', 'plan where machine_id = job.machine_id', 'due_on')} as plans,
   ${names('sign', 'arrival_sign')} as signs,
   ${names('step', 'rebuild_tick')} as ticks,
   ${list('id, station, text', 'condition_mark where job_id = job.id', 'id')} as marks,
@@ -70,8 +103,8 @@ const STATE = `select
     'id',
   )} as findings,
   ${list(
-    'f.id, f.code, part.label, f.station, f.quantity, f.at',
-    'fitted_part f join part on part.code = f.code where f.job_id = job.id and f.taken_back_at is null',
+    'f.id, f.code, coalesce(part.label, f.label) as label, part.part_group as "group", f.station, f.quantity, f.why, f.at',
+    'fitted_part f left join part on part.code = f.code where f.job_id = job.id and f.taken_back_at is null',
     'id',
   )} as fitted,
   ${list('id, kind, what, started_at, ends_at, ended_at', 'wait where job_id = job.id', 'id')} as waits,
@@ -146,6 +179,9 @@ export type JobChange = Partial<
     | 'accessories'
     | 'picked_up'
     | 'opened_by'
+    | 'ending'
+    | 'found_words'
+    | 'owners_word'
   >
 >;
 

@@ -4,6 +4,9 @@ export type Stage = 'take-in' | 'find' | 'agree' | 'strip' | 'fit' | 'prove' | '
 export type Place = 'bench' | 'rack' | 'parts-shelf' | 'door-shelf';
 
 export type EverWet = 'not-asked' | 'no' | 'yes' | 'unknown';
+/** Why a machine is here when nothing is wrong with it; empty for a complaint. */
+export type Visit = '' | 'service' | 'height' | 'new-part' | 'before-sale';
+export type Ending = 'repaired' | 'unrepaired' | 'unrepairable' | 'scrapped' | 'authorised' | 'cancelled' | 'not-seen';
 export type WarrantyChoice = 'none' | 'repair-here' | 'authorised';
 
 export interface JobRow {
@@ -27,6 +30,12 @@ export interface JobRow {
   taken_in_at: Date;
   closed_at: Date | null;
   advice: string;
+  visit: Visit;
+  ending: Ending | null;
+  /** What it was, in words. */
+  found_words: string;
+  /** What the owner said of what stays open. */
+  owners_word: string;
   next_action: KeptNext | null;
   version: number;
 }
@@ -67,6 +76,7 @@ export async function insertJob(
     | 'warranty_choice'
     | 'comeback_of'
     | 'promised_on'
+    | 'visit'
   > & { taken_in_by: number },
 ): Promise<number> {
   const [inserted] = await db('job').insert(row).returning('id');
@@ -78,12 +88,70 @@ export async function insertComplaints(db: Db, jobId: number, complaints: string
     await db('job_complaint').insert(complaints.map((complaint) => ({ job_id: jobId, complaint })));
 }
 
+/** Strikes a complaint that the bench did not find. @returns whether it stood there */
+export async function strikeComplaint(db: Db, jobId: number, complaint: string, why: string, personId: number) {
+  const struck = { struck_at: db.fn.now(), struck_why: why, struck_by: personId };
+  return (await db('job_complaint').where({ job_id: jobId, complaint }).whereNull('struck_at').update(struck)) > 0;
+}
+
+export async function putRepairDone(db: Db, jobId: number, fault: string, personId: number, done: boolean) {
+  if (done) await db('repair_done').insert({ job_id: jobId, fault, person_id: personId }).onConflict().ignore();
+  else await db('repair_done').where({ job_id: jobId, fault }).delete();
+}
+
+export async function putServiceDone(db: Db, jobId: number, item: string, personId: number, done: boolean) {
+  if (done) await db('service_done').insert({ job_id: jobId, item, person_id: personId }).onConflict().ignore();
+  else await db('service_done').where({ job_id: jobId, item }).delete();
+}
+
+export async function struckOf(db: Db, jobId: number): Promise<{ complaint: string; why: string }[]> {
+  return db('job_complaint')
+    .where({ job_id: jobId })
+    .whereNotNull('struck_at')
+    .orderBy('complaint')
+    .select('complaint', { why: 'struck_why' });
+}
+
+export async function repairsOf(db: Db, jobId: number): Promise<string[]> {
+  return db('repair_done').where({ job_id: jobId }).orderBy('fault').pluck('fault');
+}
+
+export async function servedOf(db: Db, jobId: number): Promise<string[]> {
+  return db('service_done').where({ job_id: jobId }).orderBy('item').pluck('item');
+}
+
+/** What a job leaves open on its machine, and what it mended of what others left. */
+export async function settleOpenFaults(
+  db: Db,
+  at: { machineId: number; jobId: number },
+  left: string[],
+  mended: string[],
+): Promise<void> {
+  const { machineId: machine_id, jobId: job_id } = at;
+  if (left.length > 0)
+    await db('open_fault')
+      .insert(left.map((fault) => ({ machine_id, fault, job_id })))
+      .onConflict(db.raw('(machine_id, fault) where mended_in is null'))
+      .ignore();
+  if (mended.length > 0)
+    await db('open_fault')
+      .where({ machine_id })
+      .whereNull('mended_in')
+      .whereIn('fault', mended)
+      .update({ mended_in: job_id });
+}
+
 export async function replaceComplaints(db: Db, jobId: number, complaints: string[]): Promise<void> {
-  await db('job_complaint').where({ job_id: jobId }).whereNotIn('complaint', complaints).delete();
+  await db('job_complaint')
+    .where({ job_id: jobId })
+    .whereNull('struck_at')
+    .whereNotIn('complaint', complaints)
+    .delete();
   await db('job_complaint')
     .insert(complaints.map((complaint) => ({ job_id: jobId, complaint })))
-    .onConflict()
-    .ignore();
+    // One that was struck and is named again stands again.
+    .onConflict(['job_id', 'complaint'])
+    .merge({ struck_at: null, struck_why: '', struck_by: null });
 }
 
 /** The job that was closed last on this machine, within so many days. */
@@ -124,8 +192,9 @@ export async function confirmedFaultsOf(db: Db, jobId: number): Promise<string[]
   return db('confirmed_fault').where({ job_id: jobId }).orderBy('fault').pluck('fault');
 }
 
+/** Those that stand; what was struck at the bench is not among them. */
 export async function complaintsOf(db: Db, jobId: number): Promise<string[]> {
-  return db('job_complaint').where({ job_id: jobId }).orderBy('complaint').pluck('complaint');
+  return db('job_complaint').where({ job_id: jobId }).whereNull('struck_at').orderBy('complaint').pluck('complaint');
 }
 
 export async function arrivalSignsOf(db: Db, jobId: number): Promise<string[]> {
@@ -199,16 +268,26 @@ export async function partsFor(db: Db, kind: string) {
 
 export async function fittedPartsOf(db: Db, jobId: number) {
   return db('fitted_part')
-    .join('part', 'part.code', 'fitted_part.code')
+    .leftJoin('part', 'part.code', 'fitted_part.code')
     .where({ job_id: jobId })
     .whereNull('taken_back_at')
     .orderBy('fitted_part.id')
     .select<
-      { id: number; code: string; label: string; part_group: string; station: string; quantity: number; at: Date }[]
+      {
+        id: number;
+        code: string | null;
+        label: string;
+        part_group: string | null;
+        station: string;
+        quantity: number;
+        why: string;
+        at: Date;
+      }[]
     >(
       'fitted_part.id',
       'fitted_part.code',
-      'part.label',
+      'fitted_part.why',
+      db.raw('coalesce(part.label, fitted_part.label) as label'),
       'part.part_group',
       'fitted_part.station',
       'fitted_part.quantity',
@@ -216,12 +295,15 @@ export async function fittedPartsOf(db: Db, jobId: number) {
     );
 }
 
+/** A part of the list by its code, or one that is on no list by its words. */
+type NamedPart = { code: string } | { label: string; why: string };
+
 export async function insertFittedPart(
   db: Db,
-  row: { job_id: number; machine_id: number; code: string; station: string; quantity: number; person_id: number },
+  row: NamedPart & { job_id: number; machine_id: number; station: string; quantity: number; person_id: number },
 ): Promise<void> {
   await db('fitted_part').insert(row);
-  await db('part').where({ code: row.code }).decrement('stock', row.quantity);
+  if ('code' in row) await db('part').where({ code: row.code }).decrement('stock', row.quantity);
 }
 
 /** @returns whether it was fitted in this job and has been put back to stock */
@@ -231,7 +313,8 @@ export async function takeBackFittedPart(db: Db, jobId: number, id: number): Pro
     .whereNull('taken_back_at')
     .update({ taken_back_at: db.fn.now() })
     .returning(['code', 'quantity']);
-  for (const row of rows) await db('part').where({ code: row.code }).increment('stock', row.quantity);
+  for (const row of rows.filter((r) => r.code !== null))
+    await db('part').where({ code: row.code }).increment('stock', row.quantity);
   return rows.length === 1;
 }
 

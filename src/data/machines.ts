@@ -1,4 +1,5 @@
 import type { Db } from './database';
+import type { Ending, Visit } from './jobs';
 import { rankedMachines, type Forgiving } from './search';
 
 /** A station that this model has and its kind does not: on which line, after which station. */
@@ -40,6 +41,8 @@ export interface MachineRow {
   note: string;
   next_due_on: string | null;
   merged_into: number | null;
+  /** When it was scrapped: nothing falls due on it any more. */
+  scrapped_on: string | null;
   version: number;
 }
 
@@ -135,6 +138,7 @@ export async function updateMachine(
       | 'hours_per_week'
       | 'note'
       | 'merged_into'
+      | 'scrapped_on'
     >
   >,
 ): Promise<void> {
@@ -151,10 +155,17 @@ export async function moveMachineRows(db: Db, from: number, to: number): Promise
   await db.raw(
     `insert into plan (machine_id, item, last_done_on, due_on) select ?, item, last_done_on, due_on from plan where machine_id = ?
      on conflict (machine_id, item) do update set last_done_on = greatest(plan.last_done_on, excluded.last_done_on),
-       due_on = case when excluded.last_done_on > plan.last_done_on then excluded.due_on else plan.due_on end`,
+       due_on = case when plan.last_done_on is null or excluded.last_done_on > plan.last_done_on then excluded.due_on else plan.due_on end`,
     [to, from],
   );
   await db('plan').where({ machine_id: from }).delete();
+  // One that is open on both stays open once.
+  await db.raw(
+    `delete from open_fault o where machine_id = ? and mended_in is null
+       and exists (select from open_fault k where k.machine_id = ? and k.fault = o.fault and k.mended_in is null)`,
+    [from, to],
+  );
+  await db('open_fault').where({ machine_id: from }).update({ machine_id: to });
 }
 
 export async function insertMachine(
@@ -282,11 +293,28 @@ export async function plansOf(db: Db, machineId: number) {
   return db('plan')
     .where({ machine_id: machineId })
     .orderBy('due_on')
-    .select<{ item: string; last_done_on: string; due_on: string }[]>('item', 'last_done_on', 'due_on');
+    .select<{ item: string; last_done_on: string | null; due_on: string }[]>('item', 'last_done_on', 'due_on');
 }
 
-export async function putPlan(db: Db, row: { machine_id: number; item: string; last_done_on: string; due_on: string }) {
+export async function putPlan(
+  db: Db,
+  row: { machine_id: number; item: string; last_done_on: string | null; due_on: string },
+) {
   await db('plan').insert(row).onConflict(['machine_id', 'item']).merge(['last_done_on', 'due_on']);
+}
+
+/** A date from measured wear: when it was last done is not touched by it. */
+export async function putMeasuredDue(db: Db, row: { machine_id: number; item: string; due_on: string }): Promise<void> {
+  await db('plan').insert(row).onConflict(['machine_id', 'item']).merge(['due_on']);
+}
+
+/** What was found on a machine and not mended, oldest first. */
+export async function openFaultsOf(db: Db, machineId: number): Promise<{ fault: string; job_id: number; at: Date }[]> {
+  return db('open_fault')
+    .where({ machine_id: machineId })
+    .whereNull('mended_in')
+    .orderBy(['at', 'id'])
+    .select('fault', 'job_id', 'at');
 }
 
 export async function dropPlan(db: Db, machineId: number, item: string): Promise<void> {
@@ -295,7 +323,9 @@ export async function dropPlan(db: Db, machineId: number, item: string): Promise
 
 export async function refreshNextDue(db: Db, machineId: number): Promise<void> {
   await db.raw(
-    'update machine set next_due_on = (select min(due_on) from plan where machine_id = machine.id), version = version + 1 where id = ?',
+    `update machine set version = version + 1,
+       next_due_on = case when scrapped_on is null then (select min(due_on) from plan where machine_id = machine.id) end
+     where id = ?`,
     [machineId],
   );
 }
@@ -378,7 +408,10 @@ export async function jobsOf(db: Db, machineId: number, limit = 50) {
       closed_at: Date | null;
       words: string;
       comeback_of: number | null;
+      ending: Ending | null;
+      visit: Visit;
+      found_words: string;
       faults: string[] | null;
     }[]
-  >('id', 'stage', 'comeback_of', 'taken_in_at', 'closed_at', 'words', db.raw('(select array_agg(fault order by fault) from confirmed_fault where job_id = job.id) as faults'));
+  >('id', 'stage', 'ending', 'visit', 'found_words', 'comeback_of', 'taken_in_at', 'closed_at', 'words', db.raw('(select array_agg(fault order by fault) from confirmed_fault where job_id = job.id) as faults'));
 }

@@ -269,15 +269,26 @@ interface PastJob {
   mainsV: number;
 }
 
+interface PastVisit {
+  on: string;
+  /** Where a part was fitted. */
+  stations: Set<string>;
+  faults: Set<string>;
+}
+
 /** Past jobs gathered and written table by table: three hundred jobs in a second. */
 class Batch {
   private readonly jobs: PastJob[] = [];
-  readonly lastClosed = new Map<number, { on: string; stations: Set<string> }[]>();
+  readonly lastClosed = new Map<number, PastVisit[]>();
 
   add(job: PastJob): void {
     this.jobs.push(job);
     const list = this.lastClosed.get(job.machine.id) ?? [];
-    list.push({ on: job.closed.toISOString().slice(0, 10), stations: new Set(job.job.parts.map((p) => p.station)) });
+    list.push({
+      on: job.closed.toISOString().slice(0, 10),
+      stations: new Set(job.job.parts.map((p) => p.station)),
+      faults: new Set(job.job.faults.map((f) => f.id)),
+    });
     this.lastClosed.set(job.machine.id, list);
   }
 
@@ -290,6 +301,7 @@ class Batch {
         stage: 'closed',
         place: 'door-shelf',
         words: said ? pick(said) : '',
+        ending: 'repaired',
         customer_diagnosis: random() < 0.3 ? (random() < 0.5 ? job.faults[0]!.id : 'belt-broken') : null,
         promised_on: new Date(start.getTime() + 4 * DAY).toISOString().slice(0, 10),
         taken_in_at: start,
@@ -454,17 +466,22 @@ async function writePlans(
 ): Promise<void> {
   const rows = machines.flatMap((m) => {
     const seen = visits.get(m.id) ?? [];
-    const last = seen.at(-1);
-    if (!last) return [];
-    const model = modelOf(m);
+    const { kind, dropped_stations } = modelOf(m);
+    const isMains = kindById(kind).supply === 'mains';
     return planItems.flatMap((item) => {
-      const station = item.stations[model.kind];
+      const station = item.stations[kind];
       const days = intervalDays(item, useOf(m));
-      if (!station || days === null || model.dropped_stations.includes(station)) return [];
-      const fitted = seen.filter((v) => v.stations.has(station)).at(-1)?.on;
-      const from = item.steps.length > 0 ? last.on : (fitted ?? seen[0]!.on);
-      const done = from > today ? today : from;
-      return [{ machine_id: m.id, item: item.id, last_done_on: done, due_on: addDays(done, days) }];
+      if (!station || days === null || dropped_stations.includes(station)) return [];
+      // Only what was done at a visit; the rest is not known.
+      const done = seen.findLast(
+        (v) =>
+          (item.parts.length > 0 && v.stations.has(station)) ||
+          item.repairs?.some((f) => v.faults.has(f)) ||
+          (isMains && item.proofs?.includes('electrical-check')),
+      );
+      if (!done) return [];
+      const on = done.on > today ? today : done.on;
+      return [{ machine_id: m.id, item: item.id, last_done_on: on, due_on: addDays(on, days) }];
     });
   });
   await db.batchInsert('plan', rows, 500);

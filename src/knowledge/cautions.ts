@@ -12,7 +12,7 @@ export const cautions: Caution[] = [
     id: 'roll-free-before-power',
     label: 'Turn the roll first',
     when: 'power goes to a head that has been jammed, tripped or is unknown',
-    text: 'Turn the roll by hand first. Power on a jammed roll burns the motor.',
+    text: 'By hand, before any power: power on a jammed roll burns its motor.',
     holds: 'spin',
   },
   {

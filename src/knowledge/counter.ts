@@ -60,6 +60,63 @@ export const arrivalSigns: ArrivalSign[] = [
   },
 ];
 
+/** Why a machine is here when nothing is wrong with it. Common practice, no source. */
+export const visits = [
+  { id: 'service', label: 'Service', says: 'its service' },
+  { id: 'height', label: 'Set the height', says: 'the height of its roll' },
+  { id: 'new-part', label: 'A new part, please', says: 'a part that was asked for' },
+  { id: 'before-sale', label: 'Check before sale', says: 'a check before it is sold' },
+] as const;
+
+/**
+ * How a visit may end. `tested` asks for all proofs; `returned` goes home with its owner, so what stays open on it is told
+ * to them; `asks` needs the reason in words.
+ */
+export const endings = [
+  { id: 'repaired', label: 'Done and proved', says: 'Handed back', tested: true, returned: true, asks: false },
+  {
+    id: 'not-seen',
+    label: 'Complaint not seen here',
+    says: 'Handed back: the complaint was not seen here',
+    tested: true,
+    returned: true,
+    asks: false,
+  },
+  {
+    id: 'unrepaired',
+    label: 'Not repaired, as the owner wishes',
+    says: 'Handed back unrepaired, as the owner wishes',
+    tested: false,
+    returned: true,
+    asks: false,
+  },
+  {
+    id: 'unrepairable',
+    label: 'Cannot be repaired',
+    says: 'Handed back: cannot be repaired',
+    tested: false,
+    returned: true,
+    asks: true,
+  },
+  {
+    id: 'authorised',
+    label: 'Sent to the authorised shop',
+    says: 'Sent to the authorised shop',
+    tested: false,
+    returned: false,
+    asks: false,
+  },
+  { id: 'scrapped', label: 'Scrapped here', says: 'Scrapped', tested: false, returned: false, asks: true },
+  {
+    id: 'cancelled',
+    label: 'Taken in by mistake',
+    says: 'Cancelled: taken in by mistake',
+    tested: false,
+    returned: false,
+    asks: true,
+  },
+] as const;
+
 /** What comes with a machine and must go home with it. Common practice, no source. */
 export const accessoryNames = [
   'hose',

@@ -7,10 +7,14 @@ export interface PlanItem extends PlanRule {
   label: string;
   /** Kind id → station on the board. */
   stations: Record<string, string>;
-  /** Fitting a part of one of these groups at the station resets it. */
+  /** Fitting a part of one of these groups at the station does it. */
   parts: string[];
-  /** Doing one of these rebuild steps resets it. */
-  steps: string[];
+  /** Mending one of these faults does it. */
+  repairs?: string[];
+  /** Answering one of these checks does it: the item is a look. */
+  checks?: string[];
+  /** Passing one of these proofs does it. */
+  proofs?: string[];
 }
 
 export const planItems: PlanItem[] = [
@@ -22,7 +26,7 @@ export const planItems: PlanItem[] = [
     benchDays: 90,
     heavyDays: 30,
     parts: ['filter'],
-    steps: ['filters-clean'],
+    repairs: ['filter-clogged'],
   },
   {
     id: 'pre-filter-new',
@@ -31,7 +35,7 @@ export const planItems: PlanItem[] = [
     makerDays: null,
     benchDays: 365,
     parts: ['filter'],
-    steps: [],
+    repairs: ['pre-filter-disintegrated'],
   },
   {
     id: 'exhaust-filter',
@@ -40,7 +44,7 @@ export const planItems: PlanItem[] = [
     makerDays: 365,
     benchDays: 365,
     parts: ['filter'],
-    steps: [],
+    repairs: ['exhaust-filter-clogged'],
   },
   {
     id: 'roll-hair',
@@ -50,7 +54,7 @@ export const planItems: PlanItem[] = [
     benchDays: 90,
     heavyDays: 30,
     parts: ['roll'],
-    steps: ['roll-clean'],
+    repairs: ['roll-bound-by-hair', 'brush-left-in'],
   },
   {
     // Its date comes from measured wear, never from a calendar.
@@ -60,7 +64,7 @@ export const planItems: PlanItem[] = [
     makerDays: null,
     benchDays: null,
     parts: ['roll'],
-    steps: [],
+    repairs: ['bristles-worn'],
   },
   {
     id: 'flat-belt',
@@ -70,7 +74,7 @@ export const planItems: PlanItem[] = [
     benchDays: 365,
     heavyDays: 180,
     parts: ['belt'],
-    steps: [],
+    repairs: ['belt-slipping', 'belt-broken'],
   },
   {
     id: 'toothed-belt-look',
@@ -79,7 +83,7 @@ export const planItems: PlanItem[] = [
     makerDays: null,
     benchDays: 365,
     parts: ['belt'],
-    steps: ['belt-tracked'],
+    checks: ['sole-plate-look', 'second-belt-and-clutch'],
   },
   {
     id: 'neck-hose-look',
@@ -88,7 +92,8 @@ export const planItems: PlanItem[] = [
     makerDays: null,
     benchDays: 365,
     parts: ['hose'],
-    steps: ['seals-wiped'],
+    checks: ['neck-hose-split', 'neck-look'],
+    repairs: ['neck-hose-split'],
   },
   {
     id: 'safety-test',
@@ -97,7 +102,7 @@ export const planItems: PlanItem[] = [
     makerDays: null,
     benchDays: 365,
     parts: [],
-    steps: ['electrical-check'],
+    proofs: ['electrical-check'],
     tradeOnly: true,
   },
   {
@@ -108,7 +113,8 @@ export const planItems: PlanItem[] = [
     benchDays: 180,
     heavyDays: 90,
     parts: ['belt'],
-    steps: [],
+    checks: ['deck-belts'],
+    repairs: ['deck-belt-slipping', 'deck-belt-broken'],
   },
   {
     id: 'squeegee-turn',
@@ -118,7 +124,7 @@ export const planItems: PlanItem[] = [
     benchDays: 90,
     heavyDays: 30,
     parts: ['squeegee'],
-    steps: ['squeegee-level'],
+    repairs: ['squeegee-worn'],
   },
   {
     id: 'battery-look',
@@ -127,7 +133,7 @@ export const planItems: PlanItem[] = [
     makerDays: 30,
     benchDays: 30,
     parts: ['battery'],
-    steps: [],
+    checks: ['gravity-test', 'battery-cable-look'],
   },
   {
     id: 'felt-gasket',
@@ -137,6 +143,6 @@ export const planItems: PlanItem[] = [
     benchDays: 540,
     heavyDays: 365,
     parts: ['seal'],
-    steps: [],
+    repairs: ['felt-gasket-worn'],
   },
 ];

@@ -8,12 +8,14 @@ import { endWait } from './endWait/endWait';
 import { takeCustomersIn } from './exchange/customersCsv';
 import { exportAll } from './exchange/importRows';
 import { takeMachinesIn } from './exchange/machinesCsv';
+import { fitOther } from './fitPart/fitOther';
 import { fitPart } from './fitPart/fitPart';
 import { keepUsual } from './gauges/gauges';
 import { handBack } from './handBack/handBack';
 import { keepGauge, takeBackGauge } from './keepGauge/keepGauge';
 import { lendIn, readLearning, weighLent } from './learning/learning';
 import { addModel, amendModel } from './models/models';
+import { markRepaired } from './markRepaired/markRepaired';
 import { moveJob } from './moveJob/moveJob';
 import { moveStage } from './moveStage/moveStage';
 import { addPerson, amendPerson, endSession, resetPassphrase } from './people/people';
@@ -23,8 +25,10 @@ import { recordFindings } from './recordFindings/recordFindings';
 import { recordMeter } from './recordMeter/recordMeter';
 import { recordProof } from './recordProof/recordProof';
 import { revokeFinding } from './revokeFinding/revokeFinding';
+import { serveItem } from './serveItem/serveItem';
 import { amendShop } from './shopBook/shopBook';
 import { startWait } from './startWait/startWait';
+import { strikeComplaint } from './strikeComplaint/strikeComplaint';
 import { takeBackPart } from './takeBackPart/takeBackPart';
 import { takeIn } from './takeIn/takeIn';
 import { tickRebuild } from './tickRebuild/tickRebuild';
@@ -40,14 +44,18 @@ export const jobDeeds: readonly AnyDeedOn<number>[] = [
   clearCaution,
   moveStage,
   fitPart,
+  fitOther,
   takeBackPart,
   tickRebuild,
+  markRepaired,
+  serveItem,
   startWait,
   endWait,
   recordProof,
   handBack,
   moveJob,
   amendJob,
+  strikeComplaint,
   writeNote,
   recordMeter,
   addPhotographs,

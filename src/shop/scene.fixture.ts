@@ -6,9 +6,12 @@ import { insertPartSizes } from '@/data/gauges';
 import { shippedParts } from '@/knowledge/parts';
 import type { Person } from './access/person';
 import { hashPassphrase } from './access/signIn';
+import { markRepaired } from './markRepaired/markRepaired';
+import { moveStage } from './moveStage/moveStage';
 import { readJob } from './odds/readJob';
 import { recordProof } from './recordProof/recordProof';
 import { ProblemError } from './problem';
+import { tickRebuild } from './tickRebuild/tickRebuild';
 import type { TakeInDto } from './takeIn/dto';
 import { takeIn } from './takeIn/takeIn';
 
@@ -88,6 +91,18 @@ export const SIGNED = { rules: 'Rules in force here', readings: 'Insulation 50 M
 export async function proveAll(person: Person, job: number): Promise<void> {
   for (const { item } of (await readJob(job)).proofs.filter((p) => p.required))
     await recordProof(person, job, { ...(await base(job)), item, result: 'pass', note: '', ...SIGNED });
+}
+
+/** Takes a job from Find to Hand back: every proved fault repaired, every step of the rebuild ticked, everything proved. */
+export async function toHandBack(person: Person, job: number): Promise<void> {
+  await moveStage(person, job, { ...(await base(job)), to: 'fit' });
+  for (const fault of (await readJob(job)).leftOpen)
+    await markRepaired(person, job, { ...(await base(job)), fault, done: true });
+  for (const { id: step } of (await readJob(job)).rebuild)
+    await tickRebuild(person, job, { ...(await base(job)), step, done: true });
+  await moveStage(person, job, { ...(await base(job)), to: 'prove' });
+  await proveAll(person, job);
+  await moveStage(person, job, { ...(await base(job)), to: 'hand-back' });
 }
 
 /** The refusal of a deed. @throws Error when it was not refused, or failed otherwise */

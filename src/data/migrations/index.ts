@@ -6,6 +6,7 @@ import { up as practice } from './004_practice';
 import { up as gauges } from './005_gauges';
 import { up as pace } from './006_pace';
 import { up as honest } from './007_honest';
+import { up as book } from './008_book';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -16,6 +17,7 @@ export const steps: Record<string, string> = {
   '005_gauges': gauges,
   '006_pace': pace,
   '007_honest': honest,
+  '008_book': book,
 };
 
 /** Migrations as a static map: no files are read when they run. */

@@ -8,6 +8,9 @@ import {
   fittedPartsOf,
   jobById,
   proofsOf,
+  repairsOf,
+  servedOf,
+  struckOf,
   waitsOf,
 } from '@/data/jobs';
 import { database, type Db } from '@/data/database';
@@ -60,6 +63,7 @@ async function bookWithoutPictures(db: Db, tag: string) {
       standing: card.customer.standing,
     },
     plans: card.plans.map(({ item, label, lastDoneOn, dueOn }) => ({ item, label, lastDoneOn, dueOn })),
+    openFaults: card.openFaults,
     meter: card.meter,
     jobs,
     timeline: timeline.map((t) => ({
@@ -154,7 +158,14 @@ async function bookOfJob(db: Db, id: number) {
     closedAt: job.closed_at?.toISOString() ?? null,
     promisedOn: job.promised_on,
     words: job.words,
+    visit: job.visit,
+    ending: job.ending,
+    foundWords: job.found_words,
+    ownersWord: job.owners_word,
     complaints: await complaintsOf(db, id),
+    struck: await struckOf(db, id),
+    repaired: await repairsOf(db, id),
+    served: await servedOf(db, id),
     customerDiagnosis: job.customer_diagnosis,
     pickedUp: job.picked_up,
     everWet: job.ever_wet,
@@ -178,6 +189,7 @@ async function bookOfJob(db: Db, id: number) {
     fitted: (await fittedPartsOf(db, id)).map((f) => ({
       code: f.code,
       label: f.label,
+      why: f.why,
       station: f.station,
       quantity: f.quantity,
       at: f.at.toISOString(),

@@ -2,6 +2,8 @@ import { join } from 'node:path';
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { knowledge } from '@/knowledge';
+import { endings } from '@/knowledge/counter';
+import { planItems } from '@/knowledge/plans';
 import { database } from '@/data/database';
 import { shopSettings } from '@/data/shopSettings';
 import { dayInZone } from '../settings/day';
@@ -26,6 +28,7 @@ function prepare(): void {
 }
 
 const faultLabel = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
+const planLabel = (id: string) => planItems.find((i) => i.id === id)?.label ?? id;
 const complaintLabel = (id: string) => knowledge.complaints.find((c) => c.id === id)?.label ?? id;
 
 /** A machine's whole book on paper of the shop's size. @throws ProblemError 404 */
@@ -65,7 +68,11 @@ function layout(book: MachineBook, paper: 'A4' | 'Letter'): TDocumentDefinitions
       { text: `${m.tag}  ${m.maker} ${m.model}`, fontSize: 19, bold: true },
       { canvas: [{ type: 'line', x1: 0, y1: 2, x2: 511, y2: 2, lineWidth: 1.6 }], margin: [0, 0, 0, 8] },
       rows(facts),
-      ...section('Due', book.plans.length > 0 && rows(book.plans.map((p) => [p.dueOn, p.label]))),
+      ...section('Due', book.plans.length > 0 && rows(book.plans.map((p) => [p.dueOn ?? 'not known', p.label]))),
+      ...section(
+        'Found and not mended',
+        book.openFaults.length > 0 && rows(book.openFaults.map((f) => [day(f.at), faultLabel(f.fault)])),
+      ),
       ...section('Jobs', book.jobs.length > 0 && book.jobs.flatMap((j) => jobLines(j, day))),
       ...section('Hour meter', book.meter.length > 0 && rows(book.meter.map((r) => [day(r.at), `${r.hours} h`]))),
       ...section(
@@ -98,6 +105,10 @@ function jobLines(job: MachineBook['jobs'][number], day: (iso: string) => string
     job.words ? `“${job.words}”` : '',
     `Complaints: ${job.complaints.map(complaintLabel).join(', ')}`,
     job.faults.length > 0 ? `Found: ${job.faults.map(faultLabel).join(', ')}` : '',
+    job.foundWords ? `In words: ${job.foundWords}` : '',
+    job.ending && job.ending !== 'repaired' ? `Ended: ${endings.find((e) => e.id === job.ending)!.says}` : '',
+    job.ownersWord ? `The owner: ${job.ownersWord}` : '',
+    job.served.length > 0 ? `Service: ${job.served.map(planLabel).join(', ')}` : '',
     job.fitted.length > 0 ? `Fitted: ${job.fitted.map((f) => `${f.quantity} × ${f.label}`).join(', ')}` : '',
     ...job.proofs
       .filter((p) => p.after !== null)

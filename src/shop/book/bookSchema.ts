@@ -43,7 +43,8 @@ export const bookSchema = {
       filters: list(text),
     }),
     owner: object({ name: text, kind: text, phone: text, address: text, standing: text }),
-    plans: list(object({ item: text, label: text, lastDoneOn: day, dueOn: day })),
+    plans: list(object({ item: text, label: text, lastDoneOn: orNull(day), dueOn: orNull(day) })),
+    openFaults: list(object({ fault: text, job: { type: 'integer' }, at: instant })),
     meter: list(object({ at: instant, hours: { type: 'number', minimum: 0 } })),
     jobs: list(
       object({
@@ -53,7 +54,14 @@ export const bookSchema = {
         closedAt: orNull(instant),
         promisedOn: day,
         words: text,
+        visit: { enum: ['', 'service', 'height', 'new-part', 'before-sale'] },
+        ending: orNull(text),
+        foundWords: text,
+        ownersWord: text,
         complaints: list(text),
+        struck: list(object({ complaint: text, why: text })),
+        repaired: list(text),
+        served: list(text),
         customerDiagnosis: orNull(text),
         pickedUp: text,
         everWet: { enum: ['not-asked', 'no', 'yes', 'unknown'] },
@@ -76,7 +84,16 @@ export const bookSchema = {
             revoked: { type: 'boolean' },
           }),
         ),
-        fitted: list(object({ code: text, label: text, station: text, quantity: { type: 'integer' }, at: instant })),
+        fitted: list(
+          object({
+            code: orNull(text),
+            label: text,
+            why: text,
+            station: text,
+            quantity: { type: 'integer' },
+            at: instant,
+          }),
+        ),
         waits: list(object({ kind: text, what: text, startedAt: instant, endsAt: instant, endedAt: orNull(instant) })),
         proofs: list(
           object({

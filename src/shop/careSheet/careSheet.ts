@@ -3,13 +3,21 @@ import { confirmedFaultsOf, jobById } from '@/data/jobs';
 import { machineById, plansOf } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
 import { inWordsOf } from '@/core/diagnosis/knowledge';
-import { kindById, knowledge } from '@/knowledge';
+import { holdsBackPower, kindById, knowledge } from '@/knowledge';
+import { arrivalSigns, endings } from '@/knowledge/counter';
 import { careLines } from '@/knowledge/bench';
 import { planItems } from '@/knowledge/plans';
+import type { JobFacts } from '../jobView/dto';
 import { jobFacts } from '../jobView/jobFacts';
 import type { CareSheetView } from './dto';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
+
+/** How the visit ended, or would end by now. */
+function endingOf(job: JobFacts): CareSheetView['ending'] {
+  const ending = endings.find((e) => e.id === (job.ending ?? 'repaired'))!;
+  return { says: ending.says, tested: ending.tested };
+}
 
 /** The sheet that goes home with the machine. @throws ProblemError 404 */
 export async function careSheet(jobId: number): Promise<CareSheetView> {
@@ -30,7 +38,21 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
     paper: shop.paper,
     today: dayInZone(new Date(), shop.zone),
     job,
-    found: faults.map(label),
+    found: [...faults.map(label), ...(job.foundWords ? [job.foundWords] : [])],
+    ending: endingOf(job),
+    leftOpen: [
+      ...new Set([
+        ...job.leftOpen,
+        ...faults.filter((f) => !job.repaired.includes(f)),
+        ...job.openFaults.map((f) => f.fault),
+      ]),
+    ].map(label),
+    ownersWord: job.ownersWord,
+    notToBeUsed: job.cautions.filter(holdsBackPower).map((id) => knowledge.cautions.find((c) => c.id === id)!.label),
+    onArrival: job.arrivalSigns.flatMap((id) => {
+      const sign = arrivalSigns.find((s) => s.id === id);
+      return sign ? [`${sign.label}. ${sign.note}`] : [];
+    }),
     fitted: job.fitted.map((f) => (f.quantity > 1 ? `${f.quantity} × ${f.label}` : f.label)),
     proved: job.proofs
       .filter((p) => p.result === 'pass')

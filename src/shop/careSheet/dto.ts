@@ -7,6 +7,15 @@ export interface CareSheetView {
   today: string;
   job: JobFacts;
   found: string[];
+  /** How the visit ended; a machine that was not tested goes home with that word. */
+  ending: { says: string; tested: boolean };
+  /** Found and not mended. */
+  leftOpen: string[];
+  ownersWord: string;
+  /** Cautions that still hold back power: not to be used. */
+  notToBeUsed: string[];
+  /** What was seen on arrival and is told again. */
+  onArrival: string[];
   fitted: string[];
   proved: { label: string; text: string }[];
   advice: string;

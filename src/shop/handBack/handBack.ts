@@ -1,11 +1,13 @@
 import { addDays, intervalDays, type MachineUse } from '@/core/service/planDue';
 import { customerById } from '@/data/customers';
 import { keepForecasts } from '@/data/forecasts';
-import { insertConfirmedFaults } from '@/data/jobs';
-import { dropPlan, plansOf, putPlan, refreshNextDue, refreshSearch } from '@/data/machines';
+import { insertConfirmedFaults, settleOpenFaults } from '@/data/jobs';
+import { dropPlan, putPlan, refreshNextDue, refreshSearch, updateMachine } from '@/data/machines';
 import { practiceOf } from '@/data/practice';
 import { tallyJob } from '@/data/tallies';
+import type { Kind } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
+import { endings } from '@/knowledge/counter';
 import { planItems, type PlanItem } from '@/knowledge/plans';
 import { everyone } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
@@ -13,13 +15,14 @@ import type { JobFacts } from '../jobView/dto';
 import { partsOfJob, type WrittenFacts } from '../jobView/jobFacts';
 import { foretold } from '../odds/odds';
 import { standsInTheWay } from '../moveStage/moveStage';
-import { refuseIf } from '../problem';
+import { refuseIf, type FieldProblem } from '../problem';
 import { dayInZone } from '../settings/day';
 import { HandBackDto } from './dto';
 
 /**
- * Closes a job: history entry, plans reset by what was done, next due computed, the finding counted for the odds. Refused while
- * something is not proved, or for a fault that the kind does not have.
+ * Closes a job as it truly ended: history entry, plans reset by what was done, what stays open kept on the machine, the
+ * finding counted for the odds. Refused while something is not proved that this ending promises, for a fault that the kind
+ * does not have, without the reason that the ending asks for, and without the owner's word on what goes home open.
  */
 export const handBack = jobDeed({
   name: 'hand-back',
@@ -30,43 +33,104 @@ export const handBack = jobDeed({
   prepare: (state, dto) => foretold(state, dto.faults),
   async work(scene, dto, forecasts) {
     const { db, jobId, machineId, state, facts, kind, tell, change, onceWritten } = scene;
-    const unknown = dto.faults.filter((id) => !knowledge.faults.some((f) => f.id === id && kind.id in f.kinds));
-    refuseIf([
-      ...standsInTheWay(facts, 'hand-back'),
-      ...unknown.map((id) => ({ field: 'faults', message: `${kind.id} has no fault ${id}.` })),
-    ]);
+    const ending = endings.find((e) => e.id === (dto.ending ?? 'repaired'))!;
     const faults = [...new Set(dto.faults)];
+    const words = dto.foundWords?.trim() ?? '';
+    const ownersWord = dto.ownersWord?.trim() ?? '';
+    const open = leftOpen(facts, faults);
+    refuseIf([
+      ...endingProblems(facts, ending, faults, words),
+      ...faultProblems(kind, faults),
+      ...(ending.returned && open.length > 0 && ownersWord.length < 2
+        ? [{ field: 'ownersWord', message: `What the owner says of what stays open: ${open.map(labelOf).join(', ')}.` }]
+        : []),
+    ]);
     await insertConfirmedFaults(db, jobId, faults);
     const practice = await practiceOf(db, jobId);
-    if (!practice) {
+    // What was cancelled or never seen teaches nothing about causes.
+    if (!practice && faults.length > 0) {
       await keepForecasts(db, jobId, forecasts);
       await tallyJob(db, kind.id, state.model.id, faults);
     }
+    if (!practice && ending.id !== 'cancelled')
+      await settleOpenFaults(db, { machineId, jobId }, open.filter(isOfThisJob(facts, faults)), facts.repaired);
     const advice = dto.advice.trim();
-    change({ stage: 'closed', closed: true, advice, place: 'door-shelf' });
+    change({
+      stage: 'closed',
+      closed: true,
+      advice,
+      place: 'door-shelf',
+      ending: ending.id,
+      found_words: words,
+      owners_word: ownersWord,
+    });
+    if (ending.id === 'scrapped')
+      await updateMachine(db, machineId, { scrapped_on: dayInZone(new Date(), state.shop.zone) });
     await resetPlans(scene, { ...facts, parts: await partsOfJob(db, state) });
     await refreshNextDue(db, machineId);
     if (practice) tell('note', `Practice: hidden were ${practice.faults.map(labelOf).join(', ')}. Not counted.`);
-    const found = faults.map(labelOf);
-    tell(
-      'handed-back',
-      `Handed back. Found: ${found.join(', ') || 'no cause named'}.${advice ? ` Advice: ${advice}` : ''}`,
-    );
+    const found = [...faults.map(labelOf), ...(words ? [words] : [])].join(', ');
+    const sentences = [
+      `${ending.says}. Found: ${found || 'no cause named'}.`,
+      open.length > 0 && ending.id !== 'cancelled' ? `Left open: ${open.map(labelOf).join(', ')}.` : '',
+      ownersWord ? `The owner: “${ownersWord}”` : '',
+      advice ? `Advice: ${advice}` : '',
+    ];
+    tell('handed-back', sentences.filter(Boolean).join(' '));
     onceWritten((now) => refreshSearch(now, machineId));
   },
 });
 
 const labelOf = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
 
-/** What this job counts as done: a part of the item's group at its station, or one of its rebuild steps. */
+/** What was found, here or before, and nobody has mended. */
+function leftOpen(facts: WrittenFacts, faults: string[]): string[] {
+  const found = [...facts.proved, ...faults, ...facts.openFaults.map((f) => f.fault)];
+  return [...new Set(found)].filter((id) => !facts.repaired.includes(id));
+}
+
+function isOfThisJob(facts: WrittenFacts, faults: string[]) {
+  return (id: string) => facts.proved.includes(id) || faults.includes(id);
+}
+
+function endingProblems(
+  facts: WrittenFacts,
+  ending: (typeof endings)[number],
+  faults: string[],
+  words: string,
+): FieldProblem[] {
+  const problems: FieldProblem[] = [];
+  if (ending.tested) problems.push(...standsInTheWay(facts, 'hand-back'));
+  else if (ending.returned)
+    for (const wait of facts.waits)
+      if (!wait.endedAt) problems.push({ field: 'waits', message: 'A wait is still running: end it first.' });
+  if (ending.asks && words.length < 3) problems.push({ field: 'foundWords', message: 'Say why, in words.' });
+  if (ending.id === 'not-seen' && faults.length > 0)
+    problems.push({ field: 'faults', message: 'A cause was found: then the complaint was seen.' });
+  return problems;
+}
+
+function faultProblems(kind: Kind, faults: string[]): FieldProblem[] {
+  return faults
+    .filter((id) => !knowledge.faults.some((f) => f.id === id && kind.id in f.kinds))
+    .map((id) => ({ field: 'faults', message: `${kind.id} has no fault ${id}.` }));
+}
+
+/**
+ * What this job counts as done, by a deed that did it: a part of the item's group at its station, a repair, a look, a proof,
+ * or the item itself ticked. A tick of the rebuild does nothing: a filter that is back was not washed.
+ */
 export function isDoneBy(item: PlanItem, job: WrittenFacts & Pick<JobFacts, 'parts'>): boolean {
   const station = item.stations[job.machine.kind];
-  const fitted = job.fitted.some(
-    (f) => f.station === station && job.parts.some((p) => p.code === f.code && item.parts.includes(p.group)),
+  return (
+    job.service.some((s) => s.item === item.id && s.done) ||
+    job.fitted.some(
+      (f) => f.station === station && job.parts.some((p) => p.code === f.code && item.parts.includes(p.group)),
+    ) ||
+    job.repaired.some((id) => item.repairs?.includes(id)) ||
+    job.findings.some((f) => !f.revoked && item.checks?.includes(f.check)) ||
+    job.proofs.some((p) => p.result === 'pass' && item.proofs?.includes(p.item))
   );
-  const stepped = job.rebuild.some((s) => s.done && item.steps.includes(s.id));
-  const proved = job.proofs.some((p) => p.result === 'pass' && item.steps.includes(p.item));
-  return fitted || stepped || proved;
 }
 
 async function resetPlans(
@@ -81,20 +145,18 @@ async function resetPlans(
     trade: customer.kind === 'business',
   };
   const today = dayInZone(new Date(), state.shop.zone);
-  const standing = new Map((await plansOf(db, machineId)).map((p) => [p.item, p]));
   for (const item of planItems) {
     const station = item.stations[kind.id];
     if (!station || job.machine.droppedStations.includes(station)) continue;
     const days = intervalDays(item, use);
     const done = isDoneBy(item, job);
-    const before = standing.get(item.id);
     if (days === null) {
       // Due by measured wear: what is new has not been measured yet.
-      if (before && done) await dropPlan(db, machineId, item.id);
+      if (done) await dropPlan(db, machineId, item.id);
       continue;
     }
-    if (before && !done) continue;
-    // A first visit starts every plan: nobody knows when an item was last done, so its interval counts from today.
+    // What nobody did stays as it was known, or not known: it never counts from today.
+    if (!done) continue;
     await putPlan(db, { machine_id: machineId, item: item.id, last_done_on: today, due_on: addDays(today, days) });
   }
 }

@@ -15,6 +15,14 @@ export interface JobFacts extends BenchState {
   benchNo: number;
   personId: number | null;
   words: string;
+  /** Why it is here when nothing is wrong with it; empty for a complaint. */
+  visit: Visit;
+  /** How the visit ended; null while it is here. */
+  ending: Ending | null;
+  /** What it was, in words. */
+  foundWords: string;
+  /** What the owner said of what stays open. */
+  ownersWord: string;
   pickedUp: string;
   everWet: 'not-asked' | 'no' | 'yes' | 'unknown';
   openedBy: string;
@@ -50,6 +58,7 @@ export interface JobFacts extends BenchState {
     addedStations: { line: string; after: string; id: string; label: string }[];
   };
   customer: { id: number; name: string; kind: string; phone: string; standing: string };
+  /** Those that stand; what was struck at the bench is not among them. */
   complaints: string[];
   arrivalSigns: string[];
   /** Cautions that stand on this machine whatever is done to it, by its age. */
@@ -57,7 +66,27 @@ export interface JobFacts extends BenchState {
   clearedCautions: { caution: string; how: string; at: string; by: string }[];
   findings: FindingView[];
   parts: { code: string; label: string; group: string; priceMinor: number; stock: number; station: string }[];
-  fitted: { id: number; code: string; label: string; station: string; quantity: number; at: string }[];
+  fitted: {
+    id: number;
+    /** Null for a part that is on no list. */
+    code: string | null;
+    label: string;
+    station: string;
+    quantity: number;
+    /** Where a part that is on no list comes from, and its risk. */
+    why: string;
+    at: string;
+  }[];
+  /** Faults whose repair was done in this job. */
+  repaired: string[];
+  /** Proved here and not repaired: they stay open on the machine. */
+  leftOpen: string[];
+  /** What earlier jobs left open on this machine and this one has not mended. */
+  openFaults: { fault: string; job: number; at: string }[];
+  /** Complaints that the bench did not find. */
+  struck: { complaint: string; why: string; by: string | null }[];
+  /** What the service of this visit has on its list. */
+  service: ServiceLine[];
   rebuild: { id: string; label: string; done: boolean; cautions: string[] }[];
   waits: { id: number; kind: string; what: string; startedAt: string; endsAt: string; endedAt: string | null }[];
   proofs: ProofView[];
@@ -65,7 +94,14 @@ export interface JobFacts extends BenchState {
   gauges: KeptGauge[];
   /** Station → days since it was last replaced here, before or in this job. */
   partAgeDays: Record<string, number>;
-  past: { id: number; takenInAt: string; faults: string[]; words: string }[];
+  past: {
+    id: number;
+    takenInAt: string;
+    faults: string[];
+    words: string;
+    ending: Ending | null;
+    foundWords: string;
+  }[];
   currency: string;
   zone: string;
 }
@@ -76,6 +112,22 @@ export type JobChanges = Pick<JobFacts, 'id' | 'version'> & Partial<JobFacts>;
 /** The whole of one job, with its odds. */
 export interface JobView extends JobFacts {
   odds: OddsView;
+}
+
+export type Visit = '' | 'service' | 'height' | 'new-part' | 'before-sale';
+export type Ending = 'repaired' | 'unrepaired' | 'unrepairable' | 'scrapped' | 'authorised' | 'cancelled' | 'not-seen';
+
+/** One item of the service and how it stands. */
+export interface ServiceLine {
+  item: string;
+  label: string;
+  station: string;
+  /** Past due, never known, due within a month, later. */
+  state: 'past' | 'unknown' | 'soon' | 'later';
+  lastDoneOn: string | null;
+  dueOn: string | null;
+  /** Done at this visit. */
+  done: boolean;
 }
 
 export interface FindingView {

@@ -13,6 +13,8 @@ import { dayInZone } from '../settings/day';
 import { caseOfJob, firstChecksOf, keyOfCase } from './caseOfJob';
 import type { JobFacts } from './dto';
 import { proofViews } from './proofItems';
+import { repairedIn } from './repairsOf';
+import { serviceList } from './serviceList';
 
 const DAY_MS = 86_400_000;
 const MOST_PAST = 6;
@@ -43,6 +45,8 @@ export function factsOf(state: JobState): WrittenFacts {
   const asked = caseOfJob(state);
   const bench = benchStateOf(knowledge, asked);
   const now = Date.now();
+  const today = dayInZone(new Date(now), shop.zone);
+  const repaired = repairedIn(kind, state);
   return {
     id: job.id,
     version: job.version,
@@ -51,6 +55,10 @@ export function factsOf(state: JobState): WrittenFacts {
     benchNo: job.bench_no,
     personId: job.person_id,
     words: job.words,
+    visit: job.visit,
+    ending: job.ending,
+    foundWords: job.found_words,
+    ownersWord: job.owners_word,
     pickedUp: job.picked_up,
     everWet: job.ever_wet,
     openedBy: job.opened_by,
@@ -60,7 +68,7 @@ export function factsOf(state: JobState): WrittenFacts {
     warranty: {
       until: machine.warranty_until,
       choice: job.warranty_choice,
-      inForce: machine.warranty_until !== null && machine.warranty_until >= dayInZone(new Date(), shop.zone),
+      inForce: machine.warranty_until !== null && machine.warranty_until >= today,
     },
     comebackOf: job.comeback_of,
     practice: state.practice,
@@ -103,7 +111,12 @@ export function factsOf(state: JobState): WrittenFacts {
       by: f.person,
       revoked: f.revoked_at !== null,
     })),
-    fitted: state.fitted.map((f) => ({ ...f, at: instant(f.at) })),
+    fitted: state.fitted.map(({ group: _, ...f }) => ({ ...f, at: instant(f.at) })),
+    repaired,
+    leftOpen: bench.proved.filter((id) => !repaired.includes(id)),
+    openFaults: state.openFaults.filter((f) => !repaired.includes(f.fault)).map((f) => ({ ...f, at: instant(f.at) })),
+    struck: state.struck,
+    service: serviceList(kind, state, today),
     rebuild: rebuildOf(kind, state, bench.open),
     waits: state.waits.map((w) => ({
       id: w.id,
@@ -149,7 +162,14 @@ async function pastOf(db: Db, { job }: JobState): Promise<JobFacts['past']> {
   return (await jobsOf(db, job.machine_id, MOST_PAST + 1))
     .filter((p) => p.id !== job.id)
     .slice(0, MOST_PAST)
-    .map((p) => ({ id: p.id, takenInAt: p.taken_in_at.toISOString(), faults: p.faults ?? [], words: p.words }));
+    .map((p) => ({
+      id: p.id,
+      takenInAt: p.taken_in_at.toISOString(),
+      faults: p.faults ?? [],
+      words: p.words,
+      ending: p.ending,
+      foundWords: p.found_words,
+    }));
 }
 
 /** Steps of the rebuild that what was opened asks for: by findings, by repairs, by fitting. */

@@ -1,12 +1,11 @@
 import { insertGaugeResult, takeBackGaugeResult } from '@/data/gauges';
-import { putPlan, refreshNextDue } from '@/data/machines';
+import { putMeasuredDue, refreshNextDue } from '@/data/machines';
 import { planItems } from '@/knowledge/plans';
 import { bench } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseIf } from '../problem';
 import { answerChecks } from '../recordFindings/recordFindings';
 import { proveItem } from '../recordProof/recordProof';
-import { dayInZone } from '../settings/day';
 import { beginWait } from '../startWait/startWait';
 import { gaugeNamed, reckoned } from '../gauges/gauges';
 import { KeepGaugeDto, TakeBackGaugeDto } from './dto';
@@ -49,11 +48,10 @@ export const keepGauge = jobDeed({
   },
 });
 
-async function setPlan({ db, machineId, state, kind, tell }: DeedScene, plan: { item: string; dueOn: string }) {
+async function setPlan({ db, machineId, kind, tell }: DeedScene, plan: { item: string; dueOn: string }) {
   const item = planItems.find((p) => p.id === plan.item);
   if (!item?.stations[kind.id]) return refuseIf([{ field: 'use', message: 'This kind of machine has no such plan.' }]);
-  const today = dayInZone(new Date(), state.shop.zone);
-  await putPlan(db, { machine_id: machineId, item: item.id, last_done_on: today, due_on: plan.dueOn });
+  await putMeasuredDue(db, { machine_id: machineId, item: item.id, due_on: plan.dueOn });
   await refreshNextDue(db, machineId);
   tell('note', `${item.label}: due ${plan.dueOn}, by measured wear.`);
 }

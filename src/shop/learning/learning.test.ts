@@ -6,12 +6,11 @@ import { openTestShop } from '../testShop.fixture';
 import { kindById } from '@/knowledge';
 import type { Person } from '../access/person';
 import { handBack } from '../handBack/handBack';
-import { readJob } from '../odds/readJob';
 import { moveStage } from '../moveStage/moveStage';
 import { ProblemError } from '../problem';
 import { readDto } from '../readDto';
 import { recordFindings } from '../recordFindings/recordFindings';
-import { base, furnishShop, openJob, proveAll } from '../scene.fixture';
+import { base, furnishShop, openJob, toHandBack } from '../scene.fixture';
 import { tickRebuild } from '../tickRebuild/tickRebuild';
 import { LEARNING_FORM, LendInDto } from './dto';
 import { knowledge } from '@/knowledge';
@@ -46,12 +45,7 @@ async function finishJob(): Promise<void> {
     ...(await base(job)),
     findings: [{ check: 'sole-plate-look', outcome: 'belt-missing' }],
   });
-  await moveStage(technician, job, { ...(await base(job)), to: 'fit' });
-  for (const step of (await readJob(job)).rebuild)
-    await tickRebuild(technician, job, { ...(await base(job)), step: step.id, done: true });
-  await moveStage(technician, job, { ...(await base(job)), to: 'prove' });
-  await proveAll(technician, job);
-  await moveStage(technician, job, { ...(await base(job)), to: 'hand-back' });
+  await toHandBack(technician, job);
   await handBack(technician, job, { ...(await base(job)), faults: ['belt-broken'], advice: '' });
 }
 

@@ -1,3 +1,4 @@
+import type { Ending, Visit } from '../jobView/dto';
 import type { PhotographView } from '../pictures/dto';
 
 /** Columns by which machines are sorted. */
@@ -62,7 +63,18 @@ export interface MachineCardView {
   openJob: number | null;
   customer: { id: number; name: string; kind: string; phone: string; address: string; standing: string };
   sites: { id: number; label: string }[];
-  plans: { item: string; label: string; station: string | null; lastDoneOn: string; dueOn: string; overdue: boolean }[];
+  /** By their day; what nobody knows when it was done last stands at the end, with no day. */
+  plans: {
+    item: string;
+    label: string;
+    station: string | null;
+    lastDoneOn: string | null;
+    dueOn: string | null;
+    overdue: boolean;
+  }[];
+  /** Found and not mended. */
+  openFaults: { fault: string; job: number; at: string }[];
+  scrappedOn: string | null;
   partAgeDays: Record<string, number>;
   timeline: TimelineView[];
   jobs: {
@@ -73,6 +85,9 @@ export interface MachineCardView {
     words: string;
     faults: string[];
     comebackOf: number | null;
+    visit: Visit;
+    ending: Ending | null;
+    foundWords: string;
   }[];
   meter: { hours: number; at: string }[];
   photographs: PhotographView[];

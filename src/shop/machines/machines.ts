@@ -11,6 +11,7 @@ import {
   modelById,
   models,
   partAges,
+  openFaultsOf,
   plansOf,
   readingsOf,
   searchMachines,
@@ -23,7 +24,9 @@ import {
 import { openJobOf } from '@/data/jobs';
 import { photographsOfMachine } from '@/data/photographs';
 import { shopSettings } from '@/data/shopSettings';
+import { kindById } from '@/knowledge';
 import { planItems } from '@/knowledge/plans';
+import { serviceList } from '../jobView/serviceList';
 import type { ListQuery, Page } from '../lists/dto';
 import { pageOf } from '../lists/pageOf';
 import { photographView } from '../pictures/photographView';
@@ -110,23 +113,39 @@ export async function machineCard(tag: string): Promise<MachineCardView> {
 export async function machineCardOf(db: Db, tag: string): Promise<MachineCardView> {
   const machine = await machineByTag(db, tag);
   if (!machine) throw notFound(`Machine ${tag}`);
-  const [row, model, customer, plans, ages, timeline, jobs, readings, shop, sites, meter, photographs, alike, kept] =
-    await together(db, [
-      () => machineListRow(db, machine.id),
-      () => modelById(db, machine.model_id),
-      () => customerById(db, machine.customer_id),
-      () => plansOf(db, machine.id),
-      () => partAges(db, machine.id),
-      () => timelineOf(db, machine.id, TIMELINE_PAGE),
-      () => jobsOf(db, machine.id),
-      () => readingsOf(db, machine.id),
-      () => shopSettings(db),
-      () => sitesOf(db, machine.customer_id),
-      () => meterReadingsOf(db, machine.id),
-      () => photographsOfMachine(db, machine.id, 24),
-      () => alikeMachines(db, machine),
-      async () => (machine.merged_into === null ? undefined : machineById(db, machine.merged_into)),
-    ]);
+  const [
+    row,
+    model,
+    customer,
+    plans,
+    ages,
+    timeline,
+    jobs,
+    readings,
+    shop,
+    sites,
+    meter,
+    photographs,
+    alike,
+    open,
+    kept,
+  ] = await together(db, [
+    () => machineListRow(db, machine.id),
+    () => modelById(db, machine.model_id),
+    () => customerById(db, machine.customer_id),
+    () => plansOf(db, machine.id),
+    () => partAges(db, machine.id),
+    () => timelineOf(db, machine.id, TIMELINE_PAGE),
+    () => jobsOf(db, machine.id),
+    () => readingsOf(db, machine.id),
+    () => shopSettings(db),
+    () => sitesOf(db, machine.customer_id),
+    () => meterReadingsOf(db, machine.id),
+    () => photographsOfMachine(db, machine.id, 24),
+    () => alikeMachines(db, machine),
+    () => openFaultsOf(db, machine.id),
+    async () => (machine.merged_into === null ? undefined : machineById(db, machine.merged_into)),
+  ]);
   const today = dayInZone(new Date(), shop.zone);
   return {
     id: machine.id,
@@ -162,17 +181,24 @@ export async function machineCardOf(db: Db, tag: string): Promise<MachineCardVie
       standing: customer!.standing,
     },
     sites: sites.map((s) => ({ id: s.id, label: s.label })),
-    plans: plans.map((p) => {
-      const item = planItems.find((i) => i.id === p.item);
-      return {
-        item: p.item,
-        label: item?.label ?? p.item,
-        station: item?.stations[model!.kind] ?? null,
-        lastDoneOn: p.last_done_on,
-        dueOn: p.due_on,
-        overdue: p.due_on < today,
-      };
-    }),
+    plans: [
+      ...plans.map((p) => {
+        const item = planItems.find((i) => i.id === p.item);
+        return {
+          item: p.item,
+          label: item?.label ?? p.item,
+          station: item?.stations[model!.kind] ?? null,
+          lastDoneOn: p.last_done_on,
+          dueOn: p.due_on,
+          overdue: p.due_on < today,
+        };
+      }),
+      ...serviceList(kindById(model!.kind), { plans, model: model!, machine, customer: customer!, served: [] }, today)
+        .filter((line) => line.state === 'unknown')
+        .map(({ item, label, station }) => ({ item, label, station, lastDoneOn: null, dueOn: null, overdue: false })),
+    ],
+    openFaults: open.map((f) => ({ fault: f.fault, job: f.job_id, at: f.at.toISOString() })),
+    scrappedOn: machine.scrapped_on,
     partAgeDays: Object.fromEntries(ages.map((a) => [a.station, Math.floor((Date.now() - a.at.getTime()) / DAY)])),
     timeline: timeline.map(timelineView),
     jobs: jobs.map((j) => ({
@@ -183,6 +209,9 @@ export async function machineCardOf(db: Db, tag: string): Promise<MachineCardVie
       words: j.words,
       faults: j.faults ?? [],
       comebackOf: j.comeback_of,
+      visit: j.visit,
+      ending: j.ending,
+      foundWords: j.found_words,
     })),
     meter: meter.map((m) => ({ hours: m.hours, at: m.at.toISOString() })).reverse(),
     photographs: photographs.map(photographView),

@@ -5,10 +5,9 @@ import { parseMeterLine } from '@/core/instruments/lineProtocol';
 import { knowledge } from '@/knowledge';
 import type { Person } from '../access/person';
 import { handBack } from '../handBack/handBack';
-import { readJob } from '../odds/readJob';
 import { moveStage } from '../moveStage/moveStage';
 import { recordFindings } from '../recordFindings/recordFindings';
-import { base, furnishShop, openJob, proveAll } from '../scene.fixture';
+import { base, furnishShop, openJob, toHandBack } from '../scene.fixture';
 import { tickRebuild } from '../tickRebuild/tickRebuild';
 import { makePractice, measure } from './practice';
 
@@ -66,12 +65,7 @@ test('what was found on the real machine is not mixed with practice', async () =
 test('a practice job is not counted when it is handed back; what was hidden is told then', async () => {
   const job = await openJob(person, models[K2]!, ['roll-not-turning']);
   await makePractice(person, job, await base(job));
-  await moveStage(person, job, { ...(await base(job)), to: 'fit' });
-  for (const step of (await readJob(job)).rebuild)
-    await tickRebuild(person, job, { ...(await base(job)), step: step.id, done: true });
-  await moveStage(person, job, { ...(await base(job)), to: 'prove' });
-  await proveAll(person, job);
-  await moveStage(person, job, { ...(await base(job)), to: 'hand-back' });
+  await toHandBack(person, job);
   await handBack(person, job, { key: randomUUID(), version: (await base(job)).version, faults: [], advice: '' });
   expect(await db('job_tally').where({ kind: K2 })).toEqual([]);
   expect(await db('forecast').where({ job_id: job })).toEqual([]);

@@ -15,6 +15,7 @@ import {
   Matches,
   Max,
   Min,
+  ValidateIf,
 } from 'class-validator';
 import { Nested } from '../nested';
 
@@ -118,8 +119,14 @@ export class TakeInDto {
   @Length(0, 20000, { message: 'At most 20 000 characters.' })
   words!: string;
 
+  /** Why it is here when nothing is wrong with it. */
+  @IsOptional()
+  @IsIn(['', 'service', 'height', 'new-part', 'before-sale'], { message: 'A reason for the visit.' })
+  visit?: '' | 'service' | 'height' | 'new-part' | 'before-sale';
+
+  @ValidateIf((dto: TakeInDto) => !dto.visit || dto.complaints?.length > 0)
   @IsArray()
-  @ArrayMinSize(1, { message: 'Pick at least one complaint.' })
+  @ArrayMinSize(1, { message: 'Pick at least one complaint, or a reason for the visit.' })
   @ArrayMaxSize(12, { message: 'At most 12 complaints.' })
   @IsString({ each: true })
   complaints!: string[];

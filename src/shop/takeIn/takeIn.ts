@@ -27,7 +27,7 @@ import {
 import { attachPhotographs } from '@/data/photographs';
 import { shopSettings } from '@/data/shopSettings';
 import { kindById, knowledge } from '@/knowledge';
-import { arrivalSigns } from '@/knowledge/counter';
+import { arrivalSigns, visits } from '@/knowledge/counter';
 import type { Person } from '../access/person';
 import { everyone } from '../access/roles';
 import { once, shopDeed } from '../deed/deed';
@@ -78,6 +78,7 @@ function opened(person: Person, dto: TakeInDto): Promise<{ job: number; tag: str
       );
     if (known && dto.purchasedOn && dto.purchasedOn !== known.purchased_on)
       await updateMachine(db, known.id, bought(dto.purchasedOn, model!));
+    if (known?.scrapped_on) await updateMachine(db, known.id, { scrapped_on: null });
     const comeback = await lastClosedJob(db, machineId, COMEBACK_DAYS);
     const jobId = await insertJob(db, {
       machine_id: machineId,
@@ -92,6 +93,7 @@ function opened(person: Person, dto: TakeInDto): Promise<{ job: number; tag: str
       warranty_choice: warranty ? dto.warrantyChoice! : 'none',
       comeback_of: comeback?.id ?? null,
       promised_on: dto.promisedOn,
+      visit: dto.visit ?? '',
       taken_in_by: person.id,
     });
     await insertComplaints(db, jobId, dto.complaints);
@@ -235,6 +237,7 @@ function takenInText(dto: TakeInDto): string {
   const signs = dto.arrivalSigns.map((id) => arrivalSigns.find((s) => s.id === id)!.label.toLowerCase());
   return [
     complaints.join(', '),
+    dto.visit ? `Here for ${visits.find((v) => v.id === dto.visit)!.says}` : '',
     signs.length > 0 ? `On arrival: ${signs.join(', ')}` : '',
     dto.accessories?.length ? `With it: ${dto.accessories.join(', ')}` : '',
   ]

@@ -1,0 +1,286 @@
+import type { Knex } from 'knex';
+import { steps } from '@/data/migrations';
+import type { Person } from './access/person';
+import { amendJob } from './amendJob/amendJob';
+import { careSheet } from './careSheet/careSheet';
+import { fitOther } from './fitPart/fitOther';
+import { handBack } from './handBack/handBack';
+import type { HandBackDto } from './handBack/dto';
+import { machineCard } from './machines/machines';
+import { markRepaired } from './markRepaired/markRepaired';
+import { readJob } from './odds/readJob';
+import { recordFindings } from './recordFindings/recordFindings';
+import { base, furnishShop, newJobDto, openJob, proveAll, refusal, toHandBack } from './scene.fixture';
+import { search } from './search/search';
+import { serveItem } from './serveItem/serveItem';
+import { startWait } from './startWait/startWait';
+import { strikeComplaint } from './strikeComplaint/strikeComplaint';
+import { readDto } from './readDto';
+import { TakeInDto } from './takeIn/dto';
+import { takeIn } from './takeIn/takeIn';
+import { openTestShop } from './testShop.fixture';
+import { tickRebuild } from './tickRebuild/tickRebuild';
+
+let db: Knex;
+let close: () => Promise<void>;
+let person: Person;
+let models: Record<string, number>;
+beforeAll(async () => {
+  ({ db, close } = await openTestShop());
+  ({ person, models } = await furnishShop(db));
+});
+afterAll(() => close());
+const K1 = 'upright-shaft-belt';
+
+const answer = async (job: number, check: string, outcome: string) =>
+  recordFindings(person, job, { ...(await base(job)), findings: [{ check, outcome }] });
+const end = async (job: number, more: Partial<HandBackDto> = {}) =>
+  handBack(person, job, { ...(await base(job)), faults: [], advice: '', ...more });
+const again = async (job: number, complaints: string[], more = {}) => {
+  const { machine, customer } = await readJob(job);
+  const { newMachine: _m, newCustomer: _c, ...dto } = newJobDto(models[K1]!, complaints);
+  return (await takeIn(person, { ...dto, machineId: machine.id, customerId: customer.id, ...more })).job;
+};
+const plan = async (job: number, item: string) =>
+  (await machineCard((await readJob(job)).machine.tag)).plans.find((p) => p.item === item);
+const tagsFound = async (words: string) => (await search(words)).flatMap((r) => (r.sort === 'machine' ? [r.tag] : []));
+const lastLine = async (job: number) => (await machineCard((await readJob(job)).machine.tag)).timeline[0]!.text;
+
+describe('plans', () => {
+  test('a first visit leaves unknown what nobody did or looked at', async () => {
+    const job = await openJob(person, models[K1]!, ['squeal']);
+    expect((await readJob(job)).service.every((s) => s.state === 'unknown')).toBe(true);
+    await toHandBack(person, job);
+    await end(job);
+    const { plans, nextDueOn } = await machineCard((await readJob(job)).machine.tag);
+    expect(plans.filter((p) => p.lastDoneOn !== null)).toEqual([]);
+    expect(plans.map((p) => p.item)).toEqual(expect.arrayContaining(['flat-belt', 'pre-filter-wash', 'roll-hair']));
+    expect(nextDueOn).toBeNull();
+  });
+
+  test('a tick of the rebuild is no service, a repair is, and washed is not new', async () => {
+    const job = await openJob(person, models[K1]!, ['weak-suction']);
+    await tickRebuild(person, job, { ...(await base(job)), step: 'filters-clean', done: true });
+    await markRepaired(person, job, { ...(await base(job)), fault: 'filter-clogged', done: true });
+    await toHandBack(person, job);
+    await end(job, { faults: ['filter-clogged'] });
+    expect((await plan(job, 'pre-filter-wash'))!.lastDoneOn).not.toBeNull();
+    expect((await plan(job, 'pre-filter-new'))!.lastDoneOn).toBeNull();
+    expect((await plan(job, 'flat-belt'))!.lastDoneOn).toBeNull();
+  });
+
+  test('an item that was ticked at a visit is done, one whose tick was taken back is not', async () => {
+    const job = (await takeIn(person, newJobDto(models[K1]!, [], { visit: 'service' }))).job;
+    for (const [item, done] of [
+      ['flat-belt', true],
+      ['roll-hair', true],
+      ['roll-hair', false],
+    ] as const)
+      await serveItem(person, job, { ...(await base(job)), item, done });
+    expect(
+      (await refusal(serveItem(person, job, { ...(await base(job)), item: 'squeegee-turn', done: true }))).fields,
+    ).toEqual([{ field: 'item', message: 'There is no service squeegee-turn for this kind of machine.' }]);
+    await toHandBack(person, job);
+    await end(job);
+    expect((await plan(job, 'flat-belt'))!.lastDoneOn).not.toBeNull();
+    expect((await plan(job, 'roll-hair'))!.lastDoneOn).toBeNull();
+    // The next visit finds the belt known and not due.
+    const next = await again(job, ['squeal']);
+    expect((await readJob(next)).service.map((s) => s.item)).not.toContain('flat-belt');
+    expect((await readJob(next)).service.map((s) => s.item)).toContain('roll-hair');
+  });
+
+  test('the migration takes out what nobody did, keeps what a deed did, and says what it undid', async () => {
+    const job = await openJob(person, models[K1]!, ['roll-not-turning']);
+    await answer(job, 'sole-plate-look', 'belt-missing');
+    await toHandBack(person, job);
+    await end(job, { faults: ['belt-broken'] });
+    const { machine } = await readJob(job);
+    const today = (await plan(job, 'flat-belt'))!.lastDoneOn!;
+    await db('plan')
+      .insert(
+        ['pre-filter-wash', 'exhaust-filter'].map((item) => ({
+          machine_id: machine.id,
+          item,
+          last_done_on: today,
+          due_on: today,
+        })),
+      )
+      .onConflict(['machine_id', 'item'])
+      .merge();
+    const correction = steps['008_book']!.slice(steps['008_book']!.indexOf('-- What counts as done of each item'));
+    await db.transaction((trx) => trx.raw(correction));
+    expect((await plan(job, 'flat-belt'))!.lastDoneOn).toBe(today);
+    expect((await plan(job, 'pre-filter-wash'))!.lastDoneOn).toBeNull();
+    expect(await db('timeline').where({ machine_id: machine.id, what: 'corrected' }).pluck('text')).toEqual([
+      `Corrected: these were entered as done and nobody did them, so they are not known now: exhaust filter (${today}), pre filter wash (${today}).`,
+    ]);
+  });
+});
+
+describe('what stays open', () => {
+  test('a fault proved and not repaired is kept on the machine until somebody mends it; it goes home with the owner’s word', async () => {
+    const job = await openJob(person, models[K1]!, ['roll-not-turning']);
+    await answer(job, 'sole-plate-look', 'belt-missing');
+    await answer(job, 'frame-look', 'wheels-bound');
+    expect((await readJob(job)).leftOpen.sort()).toEqual(['belt-broken', 'wheels-bound']);
+    await markRepaired(person, job, { ...(await base(job)), fault: 'belt-broken', done: true });
+    const { leftOpen, repaired } = await readJob(job);
+    expect([leftOpen, repaired]).toEqual([['wheels-bound'], ['belt-broken']]);
+    for (const { id: step } of (await readJob(job)).rebuild)
+      await tickRebuild(person, job, { ...(await base(job)), step, done: true });
+    await proveAll(person, job);
+    const silent = await refusal(end(job, { faults: ['belt-broken'] }));
+    expect(silent.fields).toEqual([
+      { field: 'ownersWord', message: 'What the owner says of what stays open: Wheels bound.' },
+    ]);
+    await end(job, { faults: ['belt-broken'], ownersWord: 'Knows, brings it in spring.' });
+    expect(await lastLine(job)).toBe(
+      'Handed back. Found: Belt broken. Left open: Wheels bound. The owner: “Knows, brings it in spring.”',
+    );
+    expect((await careSheet(job)).leftOpen).toEqual(['Wheels bound']);
+    const card = await machineCard((await readJob(job)).machine.tag);
+    expect(card.openFaults).toMatchObject([{ fault: 'wheels-bound', job }]);
+
+    const next = await again(job, ['rattle']);
+    expect((await readJob(next)).openFaults).toMatchObject([{ fault: 'wheels-bound', job }]);
+    await markRepaired(person, next, { ...(await base(next)), fault: 'wheels-bound', done: true });
+    expect((await readJob(next)).openFaults).toEqual([]);
+    await toHandBack(person, next);
+    await end(next, { faults: [] });
+    expect((await machineCard(card.tag)).openFaults).toEqual([]);
+  });
+
+  test('a repair on suspicion and a part that belongs to it count as repaired; finding alone does not', async () => {
+    const job = await openJob(person, models[K1]!, ['roll-slow']);
+    await answer(job, 'finger-turn', 'normal-drag');
+    await answer(job, 'repair:belt-slipping', 'gone');
+    expect((await readJob(job)).repaired).toEqual(['belt-slipping']);
+    expect(
+      (await refusal(markRepaired(person, job, { ...(await base(job)), fault: 'pump-failed', done: true }))).status,
+    ).toBe(400);
+  });
+
+  test('what came missing on arrival is told again when it goes home', async () => {
+    const job = await openJob(person, models[K1]!, ['rattle'], { arrivalSigns: ['screws', 'handle'] });
+    const sheet = await careSheet(job);
+    expect(sheet.onArrival.join(' ')).toMatch(/Handle loose.*Screws missing.*owed to the owner/i);
+  });
+});
+
+describe('endings', () => {
+  test.each([
+    ['unrepaired', {}, /^Handed back unrepaired, as the owner wishes\./],
+    [
+      'unrepairable',
+      { foundWords: 'The housing is cracked through.' },
+      /^Handed back: cannot be repaired\. Found: .*cracked through/,
+    ],
+    ['authorised', {}, /^Sent to the authorised shop\./],
+    ['scrapped', { foundWords: 'Burnt out, not worth it.' }, /^Scrapped\./],
+    ['cancelled', { foundWords: 'Wrong machine.' }, /^Cancelled: taken in by mistake\./],
+  ] as const)('%s asks for no proof of what was not repaired, and is found again', async (ending, said, line) => {
+    const job = await openJob(person, models[K1]!, ['squeal'], { words: 'It squeals.' });
+    await end(job, { ending, ...said });
+    const view = await readJob(job);
+    expect(view).toMatchObject({ stage: 'closed', ending });
+    expect(await lastLine(job)).toMatch(line);
+    expect(await tagsFound(ending)).toContain(view.machine.tag);
+    const sheet = await careSheet(job);
+    expect(sheet.ending.tested).toBe(false);
+  });
+
+  test('the reason is asked for where an ending needs one, and a wait is ended before it goes home', async () => {
+    const job = await openJob(person, models[K1]!, ['squeal']);
+    for (const ending of ['unrepairable', 'scrapped', 'cancelled'] as const)
+      expect((await refusal(end(job, { ending, foundWords: ' ' }))).fields).toEqual([
+        { field: 'foundWords', message: 'Say why, in words.' },
+      ]);
+    await startWait(person, job, { ...(await base(job)), kind: 'drying', what: 'filter', hours: 5 });
+    expect((await refusal(end(job, { ending: 'unrepaired' }))).fields.map((f) => f.field)).toEqual(['waits']);
+  });
+
+  test('a complaint that was never seen is an ending, tested like any other and counted as nothing', async () => {
+    const job = await openJob(person, models[K1]!, ['rattle']);
+    const untested = await refusal(end(job, { ending: 'not-seen' }));
+    expect(untested.fields.map((f) => f.field)).toContain('proofs.run-3-min');
+    await toHandBack(person, job);
+    const tallies = await db('job_tally').sum('jobs');
+    expect(
+      (await refusal(end(job, { ending: 'not-seen', faults: ['belt-broken'] }))).fields.map((f) => f.field),
+    ).toContain('faults');
+    await end(job, { ending: 'not-seen' });
+    expect(await lastLine(job)).toMatch(/^Handed back: the complaint was not seen here\./);
+    expect(await db('job_tally').sum('jobs')).toEqual(tallies);
+  });
+
+  test('a scrapped machine is due for nothing, until it comes again after all', async () => {
+    const job = await openJob(person, models[K1]!, ['squeal']);
+    await serveItem(person, job, { ...(await base(job)), item: 'flat-belt', done: true });
+    await end(job, { ending: 'scrapped', foundWords: 'Not worth it.' });
+    const { tag } = (await readJob(job)).machine;
+    expect(await machineCard(tag)).toMatchObject({ nextDueOn: null, scrappedOn: expect.any(String) });
+    await again(job, ['squeal']);
+    expect((await machineCard(tag)).scrappedOn).toBeNull();
+  });
+
+  test('under a hold an unrepaired machine goes home with the word not to use it', async () => {
+    const job = await openJob(person, models[K1]!, ['burning-smell']);
+    await end(job, { ending: 'unrepaired' });
+    expect((await careSheet(job)).notToBeUsed).toEqual(['Smells burnt']);
+  });
+
+  test('what it was can be any fault of the kind, or words', async () => {
+    const job = await openJob(person, models[K1]!, ['squeal']);
+    await toHandBack(person, job);
+    expect((await refusal(end(job, { faults: ['pump-failed'] }))).fields[0]!.field).toBe('faults');
+    await end(job, { faults: [], foundWords: 'A toy whistle in the duct.' });
+    expect((await readJob(job)).foundWords).toBe('A toy whistle in the duct.');
+    expect(await tagsFound('toy whistle')).toEqual([(await readJob(job)).machine.tag]);
+  });
+});
+
+describe('visits and complaints', () => {
+  test('a visit needs no complaint, a job without either is refused', async () => {
+    const neither = await refusal(readDto(TakeInDto, newJobDto(models[K1]!, [])));
+    await readDto(TakeInDto, newJobDto(models[K1]!, [], { visit: 'service' }));
+    expect(neither.fields.map((f) => f.field)).toEqual(['complaints']);
+    for (const visit of ['service', 'height', 'new-part', 'before-sale'] as const) {
+      const { job } = await takeIn(person, newJobDto(models[K1]!, [], { visit }));
+      const view = await readJob(job);
+      expect(view).toMatchObject({ visit, complaints: [], stage: 'find' });
+      expect(view.proofs.some((p) => p.item.startsWith('complaint:'))).toBe(false);
+      await toHandBack(person, job);
+      await end(job);
+    }
+  });
+
+  test('a complaint found untrue is struck with its reason; the first words stay', async () => {
+    const job = await openJob(person, models[K1]!, ['dead', 'weak-suction'], { words: 'It is dead.' });
+    const strike = async (complaint: string, why: string) =>
+      strikeComplaint(person, job, { ...(await base(job)), complaint, why });
+    await strike('dead', 'It runs here; the head cuts out.');
+    const view = await readJob(job);
+    expect(view).toMatchObject({
+      words: 'It is dead.',
+      complaints: ['weak-suction'],
+      struck: [{ complaint: 'dead', why: 'It runs here; the head cuts out.', by: 'Tess Fennock' }],
+    });
+    expect(view.proofs.map((p) => p.item)).not.toContain('complaint:dead');
+    expect((await refusal(strike('dead', 'Again.'))).fields[0]!.field).toBe('complaint');
+    // Said once more after all: it stands again.
+    await amendJob(person, job, { ...(await base(job)), complaints: ['dead', 'weak-suction'] });
+    expect((await readJob(job)).complaints).toEqual(['dead', 'weak-suction']);
+  });
+
+  test('a part that is on no list is fitted with its words and its risk', async () => {
+    const job = await openJob(person, models[K1]!, ['rattle']);
+    const fit = async (station: string, why: string) =>
+      fitOther(person, job, { ...(await base(job)), label: 'Mount cut from an old one', why, station, quantity: 2 });
+    expect((await refusal(fit('squeegee-blades', 'From the drawer.'))).fields[0]!.field).toBe('station');
+    await fit('motor-seal', 'Cut from a worn mount; may shrink.');
+    const [fitted] = (await readJob(job)).fitted;
+    expect(fitted).toMatchObject({ code: null, label: 'Mount cut from an old one', quantity: 2 });
+    expect((await readJob(job)).fitted[0]!.why).toMatch(/may shrink/);
+  });
+});
