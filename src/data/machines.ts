@@ -58,6 +58,7 @@ export interface MachineListRow {
   owner: string;
   owner_kind: string;
   next_due_on: string | null;
+  open_faults: string[] | null;
   open_job: number | null;
   last_job_at: Date | null;
   /** The day of it in the shop's zone. */
@@ -210,6 +211,9 @@ function listQuery(db: Db) {
       'machine.warranty_until',
       'machine.next_due_on',
       { open_job: 'open_job.id' },
+      db.raw(
+        `(select array_agg(fault order by fault) from open_fault where machine_id = machine.id and mended_in is null) as open_faults`,
+      ),
       db.raw('(select max(taken_in_at) from job where job.machine_id = machine.id) as last_job_at'),
       db.raw(
         `(select (max(taken_in_at) at time zone coalesce((select zone from shop), 'UTC'))::date from job

@@ -4,6 +4,7 @@ import type { Person } from '@/shop/access/person';
 import { fitPart } from '@/shop/fitPart/fitPart';
 import { readJob } from '@/shop/odds/readJob';
 import { keepPhotograph } from '@/shop/photographs/keepPhotograph';
+import { markRepaired } from '@/shop/markRepaired/markRepaired';
 import { moveJob } from '@/shop/moveJob/moveJob';
 import { moveStage } from '@/shop/moveStage/moveStage';
 import { recordFindings } from '@/shop/recordFindings/recordFindings';
@@ -46,7 +47,7 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
       ago: number;
       needs?: string;
       at?: { place?: 'bench' | 'rack' | 'door-shelf'; benchNo?: number; person?: number };
-    } & Partial<Pick<TakeInDto, 'accessories' | 'marks' | 'pickedUp' | 'everWet' | 'photographs'>>,
+    } & Partial<Pick<TakeInDto, 'accessories' | 'marks' | 'pickedUp' | 'visit' | 'everWet' | 'photographs'>>,
   ) => {
     // A machine that has the station that the story is about.
     const fit = free[kind]!.filter((id) => !more.needs || !droppedOf.get(id)!.includes(more.needs));
@@ -63,6 +64,7 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
       accessories: more.accessories ?? [],
       marks: more.marks ?? [],
       pickedUp: more.pickedUp ?? '',
+      visit: more.visit ?? '',
       everWet: more.everWet ?? 'no',
       photographs: more.photographs ?? [],
       warrantyChoice: 'repair-here',
@@ -208,12 +210,18 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
   await prove(proving, ['complaint:roll-not-turning', 'run-3-min']);
 
   const ready = await take(K2, ['no-suction'], 'No suck at all.', { promised: 0, ago: 2 });
-  await find(ready, { check: 'hose-drop', outcome: 'held' });
+  await find(ready, { check: 'hose-drop', outcome: 'held' }, { check: 'frame-look', outcome: 'wheels-bound' });
+  await markRepaired(person, ready, { ...(await base(ready)), fault: 'hose-clogged', done: true });
   await move(ready, 'fit');
   await rebuild(ready);
   await move(ready, 'prove');
   await prove(ready);
   await move(ready, 'hand-back');
   await moveJob(person, ready, { ...(await base(ready)), place: 'door-shelf' });
-  return 9;
+  await take(K1, [], 'The yearly clean, as always. Nothing is wrong with it.', {
+    visit: 'service',
+    promised: 3,
+    ago: 0,
+  });
+  return 10;
 }

@@ -86,6 +86,7 @@ export const rebuildSteps: RebuildStep[] = [
     id: 'filters-clean',
     label: 'Filters clean, dry and back',
     kinds: kindsWith('pre-filter', 'pre-foam', 'pre-felt', 'exhaust-filter'),
+    whenOpened: ['filter-bay', 'motor-bay'],
     stations: ['pre-filter', 'pre-foam', 'pre-felt', 'exhaust-filter'],
     cautions: ['dry-before-run'],
   },

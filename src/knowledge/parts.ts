@@ -1,4 +1,4 @@
-import { everywhere } from './where';
+import { everywhere, kindsFed, kindsWith } from './where';
 
 /** A small shipped list of parts. Makers and numbers are invented; prices are the demonstration's, in minor units. */
 export interface ShippedPart {
@@ -6,6 +6,7 @@ export interface ShippedPart {
   label: string;
   group:
     | 'belt'
+    | 'drive'
     | 'bearing'
     | 'roll'
     | 'filter'
@@ -24,6 +25,20 @@ export interface ShippedPart {
   /** By which it is found with a caliper or a tape, mm; a belt's length is its free or pitch length. */
   sizesMm?: Record<string, number>;
 }
+
+type Places = Record<string, string[]>;
+
+/** Only in these kinds. */
+const only = (kinds: string[], places: Places): Places =>
+  Object.fromEntries(Object.entries(places).filter(([kind]) => kinds.includes(kind)));
+/** Not in these kinds. */
+const but = (kinds: string[], places: Places): Places =>
+  Object.fromEntries(Object.entries(places).filter(([kind]) => !kinds.includes(kind)));
+
+const scrubbers = kindsFed('lead-acid');
+const packs = kindsFed('pack');
+const wired = kindsWith('hose-conductors');
+const strips = kindsWith('carbon-brushes');
 
 export const shippedParts: ShippedPart[] = [
   {
@@ -94,7 +109,7 @@ export const shippedParts: ShippedPart[] = [
     code: 'RL-300',
     label: 'Brush roll 300 mm',
     group: 'roll',
-    stations: everywhere('roll', 'bristles', 'brush', 'brush-front', 'brush-rear', 'side-brush'),
+    stations: but([...strips, ...scrubbers], everywhere('roll', 'bristles')),
     priceMinor: 2950,
   },
   {
@@ -108,7 +123,7 @@ export const shippedParts: ShippedPart[] = [
     code: 'PF-FOAM',
     label: 'Pre-motor foam',
     group: 'filter',
-    stations: everywhere('pre-filter', 'pre-foam', 'solution-filter', 'breather-filter'),
+    stations: everywhere('pre-filter', 'pre-foam', 'breather-filter'),
     priceMinor: 720,
   },
   { code: 'PF-FELT', label: 'Pre-motor felt', group: 'filter', stations: everywhere('pre-felt'), priceMinor: 560 },
@@ -131,7 +146,7 @@ export const shippedParts: ShippedPart[] = [
     code: 'SW-ROCK',
     label: 'Rocker switch',
     group: 'switch',
-    stations: everywhere('main-switch', 'brush-switch', 'handle-switch', 'trigger', 'contactor', 'seat-switch'),
+    stations: but(scrubbers, everywhere('main-switch', 'brush-switch', 'handle-switch')),
     priceMinor: 520,
   },
   {
@@ -152,14 +167,14 @@ export const shippedParts: ShippedPart[] = [
     code: 'MT-SUC',
     label: 'Suction motor',
     group: 'motor',
-    stations: everywhere('suction-motor', 'fan', 'pump'),
+    stations: but([...scrubbers, ...packs, ...strips], everywhere('suction-motor', 'fan')),
     priceMinor: 6900,
   },
   {
     code: 'MT-BRU',
     label: 'Brush motor',
     group: 'motor',
-    stations: everywhere('brush-motor', 'brush-motor-sprocket', 'deck-motor', 'side-brush-motor', 'wheel-motors'),
+    stations: but(scrubbers, everywhere('brush-motor')),
     priceMinor: 4200,
   },
   {
@@ -173,14 +188,14 @@ export const shippedParts: ShippedPart[] = [
     code: 'HS-PLAIN',
     label: 'Hose, plain',
     group: 'hose',
-    stations: everywhere('hose', 'plate-spring-hose', 'solution-tube'),
+    stations: but([...wired, ...scrubbers], everywhere('hose')),
     priceMinor: 2400,
   },
   {
     code: 'HS-WIRED',
     label: 'Hose with wires',
     group: 'hose',
-    stations: everywhere('hose', 'hose-conductors'),
+    stations: only(wired, everywhere('hose', 'hose-conductors')),
     priceMinor: 4600,
   },
   {
@@ -198,14 +213,13 @@ export const shippedParts: ShippedPart[] = [
       'motor-seal',
       'motor-seals',
       'gaskets',
+      'bin',
       'bag-door-seal',
       'turbine-cover-seal',
       'lid-gasket',
       'drum-seal',
       'tank-gasket',
-      'felt-gasket',
       'handle-gasket',
-      'rubber-mounts',
     ),
     priceMinor: 830,
   },
@@ -213,14 +227,14 @@ export const shippedParts: ShippedPart[] = [
     code: 'HB-CTRL',
     label: 'Head board',
     group: 'board',
-    stations: everywhere('head-board', 'main-board', 'receiver-board'),
+    stations: everywhere('head-board'),
     priceMinor: 3300,
   },
   {
     code: 'FB-PRIM',
     label: 'First belt of a clutch drive',
     group: 'belt',
-    stations: everywhere('primary-belt', 'belt-1', 'belt', 'belt-front', 'belt-rear', 'drive-belt'),
+    stations: everywhere('primary-belt', 'belt-1'),
     priceMinor: 1190,
   },
   {
@@ -241,7 +255,294 @@ export const shippedParts: ShippedPart[] = [
     code: 'SQ-SET',
     label: 'Squeegee blades, outer and inner',
     group: 'squeegee',
-    stations: everywhere('squeegee-blades', 'skirts'),
+    stations: everywhere('squeegee-blades'),
     priceMinor: 5400,
+  },
+  {
+    code: 'DB-PAIR',
+    label: 'Deck belts, pair',
+    group: 'belt',
+    stations: everywhere('belt', 'belt-front', 'belt-rear'),
+    priceMinor: 2600,
+  },
+  {
+    code: 'DV-BELT',
+    label: 'Drive belt',
+    group: 'belt',
+    stations: everywhere('drive-belt'),
+    priceMinor: 1150,
+  },
+  {
+    code: 'SP-MOT',
+    label: 'Motor sprocket',
+    group: 'drive',
+    stations: everywhere('brush-motor-sprocket', 'motor-sprocket'),
+    priceMinor: 780,
+  },
+  {
+    code: 'CL-PULL',
+    label: 'Clutch with pulleys and arm',
+    group: 'drive',
+    stations: everywhere('clutch-pulleys'),
+    priceMinor: 3400,
+  },
+  {
+    code: 'SP-SHAFT',
+    label: 'Motor spindle',
+    group: 'drive',
+    stations: everywhere('motor-spindle'),
+    priceMinor: 2100,
+  },
+  {
+    code: 'GR-SET',
+    label: 'Gear set',
+    group: 'drive',
+    stations: everywhere('gears'),
+    priceMinor: 2300,
+  },
+  {
+    code: 'TR-UNIT',
+    label: 'Drive unit',
+    group: 'drive',
+    stations: everywhere('gear-train'),
+    priceMinor: 9800,
+  },
+  {
+    code: 'TU-WHEEL',
+    label: 'Turbine with its bearings',
+    group: 'drive',
+    stations: everywhere('turbine-shaft', 'turbine'),
+    priceMinor: 3100,
+  },
+  {
+    code: 'BR-DECK',
+    label: 'Scrub brush',
+    group: 'roll',
+    stations: only(scrubbers, everywhere('brush', 'brush-front', 'brush-rear')),
+    priceMinor: 6200,
+  },
+  {
+    code: 'BR-CARPET',
+    label: 'Carpet brush',
+    group: 'roll',
+    stations: but(scrubbers, everywhere('brush')),
+    priceMinor: 2400,
+  },
+  {
+    code: 'BR-SIDE',
+    label: 'Side brush',
+    group: 'roll',
+    stations: everywhere('side-brush'),
+    priceMinor: 650,
+  },
+  {
+    code: 'BR-STRIP',
+    label: 'Bristle strip',
+    group: 'roll',
+    stations: only(strips, everywhere('bristles')),
+    priceMinor: 480,
+  },
+  {
+    code: 'IB-SET',
+    label: 'Bars for the mouth, set',
+    group: 'roll',
+    stations: everywhere('ingest-bars'),
+    priceMinor: 540,
+  },
+  {
+    code: 'RE-PIECE',
+    label: 'End piece of the roll',
+    group: 'roll',
+    stations: everywhere('left-end-cap'),
+    priceMinor: 620,
+  },
+  {
+    code: 'SW-KEY',
+    label: 'Key switch',
+    group: 'switch',
+    stations: only(scrubbers, everywhere('main-switch')),
+    priceMinor: 1400,
+  },
+  {
+    code: 'SW-TRIG',
+    label: 'Trigger switch',
+    group: 'switch',
+    stations: everywhere('trigger'),
+    priceMinor: 760,
+  },
+  {
+    code: 'SW-SEAT',
+    label: 'Seat switch',
+    group: 'switch',
+    stations: everywhere('seat-switch'),
+    priceMinor: 1900,
+  },
+  {
+    code: 'CT-COIL',
+    label: 'Contactor',
+    group: 'switch',
+    stations: everywhere('contactor'),
+    priceMinor: 4700,
+  },
+  {
+    code: 'VL-SOL',
+    label: 'Solenoid valve',
+    group: 'switch',
+    stations: everywhere('valve'),
+    priceMinor: 3600,
+  },
+  {
+    code: 'MT-SUC-B',
+    label: 'Suction motor for batteries',
+    group: 'motor',
+    stations: only([...scrubbers, ...packs], everywhere('suction-motor', 'fan')),
+    priceMinor: 8800,
+  },
+  {
+    code: 'MT-DECK',
+    label: 'Deck motor',
+    group: 'motor',
+    stations: only(scrubbers, everywhere('deck-motor', 'brush-motor')),
+    priceMinor: 14500,
+  },
+  {
+    code: 'MT-SMALL',
+    label: 'Small motor with its fan',
+    group: 'motor',
+    stations: only(strips, everywhere('field', 'armature', 'fan')),
+    priceMinor: 3900,
+  },
+  {
+    code: 'MD-SIDE',
+    label: 'Side brush module',
+    group: 'motor',
+    stations: everywhere('side-brush-motor'),
+    priceMinor: 2100,
+  },
+  {
+    code: 'MD-WHEEL',
+    label: 'Wheel module',
+    group: 'motor',
+    stations: everywhere('wheel-motors'),
+    priceMinor: 2900,
+  },
+  {
+    code: 'PU-SOL',
+    label: 'Solution pump',
+    group: 'motor',
+    stations: everywhere('pump'),
+    priceMinor: 5200,
+  },
+  {
+    code: 'CB-SMALL',
+    label: 'Commutator care set',
+    group: 'carbon',
+    stations: everywhere('commutator'),
+    priceMinor: 700,
+  },
+  {
+    code: 'HS-SQG',
+    label: 'Squeegee hose',
+    group: 'hose',
+    stations: only(scrubbers, everywhere('hose')),
+    priceMinor: 4200,
+  },
+  {
+    code: 'HS-SPR',
+    label: 'Spring hose',
+    group: 'hose',
+    stations: everywhere('plate-spring-hose'),
+    priceMinor: 900,
+  },
+  {
+    code: 'TU-SOL',
+    label: 'Solution tube, by the metre',
+    group: 'hose',
+    stations: everywhere('solution-tube'),
+    priceMinor: 380,
+  },
+  {
+    code: 'SL-FELT',
+    label: 'Felt gasket',
+    group: 'seal',
+    stations: everywhere('felt-gasket'),
+    priceMinor: 420,
+  },
+  {
+    code: 'SL-MOUNT',
+    label: 'Rubber mounts, set',
+    group: 'seal',
+    stations: everywhere('rubber-mounts'),
+    priceMinor: 560,
+  },
+  {
+    code: 'SL-NECK',
+    label: 'Swivel neck',
+    group: 'seal',
+    stations: everywhere('swivel-neck'),
+    priceMinor: 1700,
+  },
+  {
+    code: 'SL-TUBE',
+    label: 'Sealant, tube',
+    group: 'seal',
+    stations: everywhere('sealant-joint'),
+    priceMinor: 890,
+  },
+  {
+    code: 'SL-SHOE',
+    label: 'Emptying shoe',
+    group: 'seal',
+    stations: everywhere('emptying-shoe'),
+    priceMinor: 1250,
+  },
+  {
+    code: 'SL-DRAIN',
+    label: 'Drain cap',
+    group: 'seal',
+    stations: everywhere('drain'),
+    priceMinor: 640,
+  },
+  {
+    code: 'SL-VACLID',
+    label: 'Suction filter lid',
+    group: 'seal',
+    stations: everywhere('vac-filter'),
+    priceMinor: 2300,
+  },
+  {
+    code: 'FS-WET',
+    label: 'Foam sleeve',
+    group: 'filter',
+    stations: everywhere('foam-sleeve'),
+    priceMinor: 690,
+  },
+  {
+    code: 'SF-MESH',
+    label: 'Solution filter',
+    group: 'filter',
+    stations: everywhere('solution-filter'),
+    priceMinor: 1350,
+  },
+  {
+    code: 'BD-MAIN',
+    label: 'Main board',
+    group: 'board',
+    stations: everywhere('main-board'),
+    priceMinor: 4900,
+  },
+  {
+    code: 'BD-RECV',
+    label: 'Receiver board',
+    group: 'board',
+    stations: everywhere('receiver-board'),
+    priceMinor: 3800,
+  },
+  {
+    code: 'SK-SET',
+    label: 'Deck skirts',
+    group: 'squeegee',
+    stations: everywhere('skirts'),
+    priceMinor: 4100,
   },
 ];

@@ -1,3 +1,4 @@
+import type { Supply } from '@/core/diagnosis/knowledge';
 import { kinds } from './kinds';
 
 const stationsOf = new Map(kinds.map((k) => [k.id, k.lines.flatMap((l) => l.stations.map((s) => s.id))]));
@@ -17,4 +18,9 @@ export function everywhere(...stations: string[]): Record<string, string[]> {
 /** Kind id → the first of these stations that the kind has. */
 export function firstOf(...stations: string[]): Record<string, string> {
   return Object.fromEntries(Object.entries(everywhere(...stations)).map(([id, [first]]) => [id, first!]));
+}
+
+/** Kinds that are fed so. */
+export function kindsFed(supply: Supply): string[] {
+  return kinds.filter((k) => k.supply === supply).map((k) => k.id);
 }

@@ -270,7 +270,13 @@ export const driveFaults: FaultText[] = [
       { check: 'run-seconds', outcome: 'sound-ratchet', strength: 'usually' },
       { check: 'roll-speed', outcome: 'speed-low', strength: 'sometimes' },
     ],
-    repair: { label: 'Fit a new motor sprocket and belt', minutes: 18, access: 'head', parts: ['belt'], power: true },
+    repair: {
+      label: 'Fit a new motor sprocket and belt',
+      minutes: 18,
+      access: 'head',
+      parts: ['drive', 'belt'],
+      power: true,
+    },
     basis,
   },
   {

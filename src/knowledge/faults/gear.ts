@@ -32,7 +32,7 @@ export const gearFaults: FaultText[] = [
       'run-seconds=sound-ratchet': 'usually',
       'roll-speed=speed-low': 'usually',
     },
-    ['Rebuild or replace the clutch', 30, 'clutch', ['belt']],
+    ['Rebuild or replace the clutch', 30, 'clutch', ['drive', 'belt']],
   ),
   fault(
     'clutch-left-off',
@@ -62,7 +62,7 @@ export const gearFaults: FaultText[] = [
       'run-seconds=sound-ratchet': 'often',
       'roll-speed=speed-low': 'often',
     },
-    ['Fit a new spindle or motor', 30, 'motor-bay', ['motor']],
+    ['Fit a new spindle or motor', 30, 'motor-bay', ['drive', 'motor']],
   ),
   fault(
     'floating-plate-stuck',
@@ -120,7 +120,7 @@ export const gearFaults: FaultText[] = [
       'run-seconds=sound-ratchet': 'usually',
       'run-seconds=roll-none': 'often',
     },
-    ['Fit a new gear set, grease it', 25, 'head', ['belt']],
+    ['Fit a new gear set, grease it', 25, 'head', ['drive']],
   ),
   fault(
     'transmission-worn',
@@ -131,7 +131,7 @@ export const gearFaults: FaultText[] = [
       'pedal-engages=engages-late': 'often',
       'transmission-look=gears-worn': 'always',
     },
-    ['Rebuild the transmission', 75, 'transmission', ['belt']],
+    ['Rebuild the transmission', 75, 'transmission', ['drive']],
   ),
   fault(
     'shift-arm-not-joined',
@@ -159,7 +159,7 @@ export const gearFaults: FaultText[] = [
     'Drive sprocket worn',
     { 'clicks-when-driving': 'usually', 'hard-to-push': 'sometimes' },
     { 'drive-clicks=drive-clicks': 'often', 'transmission-look=sprocket-worn': 'always' },
-    ['Fit a new drive sprocket and belt', 35, 'transmission', ['belt']],
+    ['Fit a new drive sprocket and belt', 35, 'transmission', ['drive', 'belt']],
   ),
   fault(
     'drive-pedal-bent',
@@ -229,7 +229,7 @@ export const gearFaults: FaultText[] = [
       'run-seconds=sound-harsh': 'usually',
       'wind-down-listen=wind-rough': 'usually',
     },
-    ['Fit a new turbine with its bearings', 25, 'head', ['bearing']],
+    ['Fit a new turbine with its bearings', 25, 'head', ['drive']],
   ),
   fault(
     'fixed-cap-forced',

@@ -53,6 +53,7 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
       const sign = arrivalSigns.find((s) => s.id === id);
       return sign ? [`${sign.label}. ${sign.note}`] : [];
     }),
+    mended: job.repaired.map((id) => knowledge.faults.find((f) => f.id === id)!.repair.label),
     fitted: job.fitted.map((f) => (f.quantity > 1 ? `${f.quantity} × ${f.label}` : f.label)),
     proved: job.proofs
       .filter((p) => p.result === 'pass')

@@ -16,6 +16,8 @@ export interface CareSheetView {
   notToBeUsed: string[];
   /** What was seen on arrival and is told again. */
   onArrival: string[];
+  /** What was done about it. */
+  mended: string[];
   fitted: string[];
   proved: { label: string; text: string }[];
   advice: string;

@@ -65,7 +65,16 @@ export interface JobFacts extends BenchState {
   standing: string[];
   clearedCautions: { caution: string; how: string; at: string; by: string }[];
   findings: FindingView[];
-  parts: { code: string; label: string; group: string; priceMinor: number; stock: number; station: string }[];
+  parts: {
+    code: string;
+    label: string;
+    group: string;
+    priceMinor: number;
+    stock: number;
+    station: string;
+    /** The model's list names this size: its own belt, bearing or filter. */
+    own: boolean;
+  }[];
   fitted: {
     id: number;
     /** Null for a part that is on no list. */

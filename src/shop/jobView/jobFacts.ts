@@ -12,6 +12,7 @@ import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import { caseOfJob, firstChecksOf, keyOfCase } from './caseOfJob';
 import type { JobFacts } from './dto';
+import { isOwnPart } from './ownPart';
 import { proofViews } from './proofItems';
 import { repairedIn } from './repairsOf';
 import { serviceList } from './serviceList';
@@ -154,6 +155,7 @@ export async function partsOfJob(db: Db, { model }: JobState): Promise<JobFacts[
       priceMinor: p.price_minor,
       stock: p.stock,
       station: p.station,
+      own: isOwnPart(p.label, [...model.belts, ...model.bearings, ...model.filters]),
     }));
 }
 

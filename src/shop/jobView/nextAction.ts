@@ -15,6 +15,7 @@ const faultById = new Map(knowledge.faults.map((f) => [f.id, f]));
 /** The next thing for the hands on this machine, for the Bench. @param odds only Find needs them; null when there are none */
 export function nextActionOf(job: WrittenFacts, odds: AssessmentView | null): NextAction | null {
   if (job.stage === 'closed') return null;
+  if (job.stage === 'find' && job.complaints.length === 0) return onVisit(job);
   if (job.stage === 'find') return inFind(job, odds);
   if (job.stage === 'fit') {
     const step = job.rebuild.find((s) => !s.done);
@@ -28,6 +29,12 @@ export function nextActionOf(job: WrittenFacts, odds: AssessmentView | null): Ne
     return item ? { text: `Prove: ${item.label}`, minutes: 3 } : { text: 'Hand back', minutes: 3 };
   }
   return { text: 'Call the owner, hand it back', minutes: 5 };
+}
+
+/** Nothing is complained of: what is due is done. */
+function onVisit(job: WrittenFacts): NextAction {
+  const line = job.service.find((s) => !s.done);
+  return line ? { text: `Service: ${line.label}`, minutes: 5 } : { text: 'Go to Fit', minutes: 1 };
 }
 
 function inFind(job: WrittenFacts, odds: AssessmentView | null): NextAction {

@@ -15,6 +15,8 @@ export interface MachineListView {
   madeYear: number | null;
   nextDueOn: string | null;
   openJob: number | null;
+  /** Found at an earlier visit and not mended. */
+  openFaults: string[];
   lastJobAt: string | null;
   /** The day of it in the shop's zone. */
   lastHereOn: string | null;

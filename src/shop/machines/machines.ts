@@ -48,6 +48,7 @@ export function listView(r: MachineListRow): MachineListView {
     madeYear: r.made_year,
     nextDueOn: r.next_due_on,
     openJob: r.open_job,
+    openFaults: r.open_faults ?? [],
     lastJobAt: r.last_job_at?.toISOString() ?? null,
     lastHereOn: r.last_here_on,
     phone: r.phone,

@@ -15,7 +15,7 @@ export function foresee(state: JobState): void {
 
 async function keepForeseen(state: JobState): Promise<void> {
   const facts = factsOf(state);
-  const odds = facts.stage === 'find' ? await oddsOfJob(state) : null;
+  const odds = facts.stage === 'find' && facts.complaints.length > 0 ? await oddsOfJob(state) : null;
   await keepNextAction(database(), state.job.id, state.job.version, nextActionOf(facts, odds?.assessment ?? null));
 }
 

@@ -5,10 +5,8 @@ import { parseMeterLine } from '@/core/instruments/lineProtocol';
 import { knowledge } from '@/knowledge';
 import type { Person } from '../access/person';
 import { handBack } from '../handBack/handBack';
-import { moveStage } from '../moveStage/moveStage';
 import { recordFindings } from '../recordFindings/recordFindings';
 import { base, furnishShop, openJob, toHandBack } from '../scene.fixture';
-import { tickRebuild } from '../tickRebuild/tickRebuild';
 import { makePractice, measure } from './practice';
 
 const K2 = 'upright-brush-motor';

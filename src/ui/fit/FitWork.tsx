@@ -15,6 +15,9 @@ import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
+import { offeredParts } from './offeredParts';
+import { OtherPart } from './OtherPart';
+import { Repairs } from './Repairs';
 import { WaitClock } from './WaitClock';
 
 /** Fitting: parts from the list, waits, and the rebuild with its checks. */
@@ -54,6 +57,7 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
       )}
       <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}>
         <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
+          <Repairs desk={desk} />
           <Parts desk={desk} />
           <WaitClock desk={desk} />
         </Box>
@@ -117,15 +121,11 @@ function Parts({ desk }: { desk: JobDesk }) {
   const { job, busy } = desk;
   const [words, setWords] = useState('');
   const closed = job.stage === 'closed';
-  const wanted = new Set(job.proved.map((id) => faultOf(id)?.kinds[job.machine.kind]?.station));
-  const groups = new Set(job.proved.flatMap((id) => faultOf(id)?.repair.parts ?? []));
-  const rows = job.parts.filter((p) =>
+  const faults = [...new Set([...job.proved, ...job.openFaults.map((f) => f.fault)])];
+  const rows =
     words === ''
-      ? wanted.has(p.station) || groups.has(p.group)
-      : `${p.code} ${p.label} ${p.station}`.toLowerCase().includes(words.toLowerCase()),
-  );
-  // What sits where the fault was proved stands first.
-  rows.sort((a, b) => Number(wanted.has(b.station)) - Number(wanted.has(a.station)));
+      ? offeredParts(job.parts, job.machine.kind, faults, job.fitted)
+      : job.parts.filter((p) => `${p.code} ${p.label} ${p.station}`.toLowerCase().includes(words.toLowerCase()));
   return (
     <Box component="section" aria-label="Parts">
       <Typography component="h2" variant="h3">
@@ -146,7 +146,8 @@ function Parts({ desk }: { desk: JobDesk }) {
         >
           <Typography variant="body2" sx={{ flex: 1 }}>
             {f.quantity > 1 && `${f.quantity} × `}
-            <strong>{f.label}</strong> at {f.station.replaceAll('-', ' ')} <Reading>{f.code}</Reading>
+            <strong>{f.label}</strong> at {f.station.replaceAll('-', ' ')}{' '}
+            {f.code ? <Reading>{f.code}</Reading> : `(not from the list: ${f.why})`}
           </Typography>
           {!closed && (
             <Button
@@ -198,6 +199,7 @@ function Parts({ desk }: { desk: JobDesk }) {
               onFit={() => void desk.act('fit-part', { code: p.code, station: p.station, quantity: 1 })}
             />
           ))}
+          <OtherPart desk={desk} />
         </>
       )}
     </Box>
@@ -222,6 +224,7 @@ function PartRow({
     >
       <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
         {part.label} <Reading>{part.code}</Reading>
+        {part.own && <strong> this model’s own</strong>}
         <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.9em' }}>
           at {part.station.replaceAll('-', ' ')}, {part.stock > 0 ? `${part.stock} in stock` : 'none in stock'}, {price}
         </Box>

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import GlobalStyles from '@mui/material/GlobalStyles';
 import Typography from '@mui/material/Typography';
+import { visits } from '@/knowledge/counter';
 import type { CareSheetView } from '@/shop/careSheet/dto';
 import { complaintLabel } from '../job/labels';
 import { dayAt } from '../parts/instants';
@@ -73,8 +74,25 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
           . For {job.customer.name}. Job {job.id}, taken in <Reading>{dayAt(job.takenInAt, job.zone)}</Reading>
           {job.closedAt && `, handed back ${dayAt(job.closedAt, job.zone)}`}.
         </Typography>
+        {(sheet.notToBeUsed.length > 0 || !sheet.ending.tested) && (
+          <Box sx={{ border: '3px solid #111', p: 1.5, mt: 2 }}>
+            <Typography sx={{ fontWeight: 700 }}>
+              {sheet.notToBeUsed.length > 0
+                ? `Not to be used: ${sheet.notToBeUsed.join(', ').toLowerCase()}.`
+                : 'Not repaired and not tested here: have it seen to before it is used.'}
+            </Typography>
+            <Typography>{sheet.ending.says}.</Typography>
+          </Box>
+        )}
         <h2>You told us</h2>
-        <Typography>{job.words ? `“${job.words}”` : job.complaints.map(complaintLabel).join(', ')}</Typography>
+        <Typography>
+          {job.words
+            ? `“${job.words}”`
+            : [
+                ...job.complaints.map(complaintLabel),
+                ...(job.visit ? [`Here for ${visits.find((v) => v.id === job.visit)!.says}`] : []),
+              ].join(', ')}
+        </Typography>
         <h2>We found</h2>
         <Typography>{sheet.found.join(', ') || 'No cause to name.'}</Typography>
         {sheet.customerGuess && (
@@ -83,8 +101,25 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
             {sheet.customerGuess.right ? 'You were right.' : 'That was in order; it was what stands above.'}
           </Typography>
         )}
-        <h2>We fitted and proved</h2>
-        <Typography>{sheet.fitted.join(', ') || 'No parts were needed.'}</Typography>
+        {sheet.leftOpen.length > 0 && (
+          <>
+            <h2>Found and not mended</h2>
+            <Typography>
+              {sheet.leftOpen.join(', ')}.{sheet.ownersWord && ` You said: “${sheet.ownersWord}”`}
+            </Typography>
+          </>
+        )}
+        {sheet.onArrival.length > 0 && (
+          <>
+            <h2>Seen when it came</h2>
+            <Typography>{sheet.onArrival.join(' ')}</Typography>
+          </>
+        )}
+        <h2>We did, fitted and proved</h2>
+        <Typography>
+          {[...sheet.mended, ...sheet.fitted, ...job.service.filter((s) => s.done).map((s) => s.label)].join(', ') ||
+            'Nothing was taken apart and nothing fitted.'}
+        </Typography>
         <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
           {sheet.proved.map((p) => (
             <li key={p.label}>

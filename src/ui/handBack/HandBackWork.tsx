@@ -1,13 +1,16 @@
 'use client';
 
+import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import Link from '@mui/material/Link';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { knowledge } from '@/knowledge';
+import { arrivalSigns, endings } from '@/knowledge/counter';
+import type { Ending } from '@/shop/jobView/dto';
 import { faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { dayAt } from '../parts/instants';
@@ -16,92 +19,163 @@ import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
 
-/** Handing back: what it was, what to watch, when it is due again, and the sheet that goes home with it. */
+/** Handing back: how it ends, what it was, what stays open, what to watch, and the sheet that goes home with it. */
 export function HandBackWork({ desk }: { desk: JobDesk }) {
-  const { job, odds, busy } = desk;
-  const closed = job.stage === 'closed';
-  const [faults, setFaults] = useState<string[]>(job.proved);
-  const [advice, setAdvice, dropAdvice] = useKeptText(`job-${job.id}`, 'advice', job.advice);
-  const likely = (odds?.faults ?? []).filter((f) => f.suspect && (f.proved || f.probability > 0.2)).map((f) => f.id);
-  const offered = [...new Set([...job.proved, ...likely])].slice(0, 8);
-  const open = job.proofs.filter((p) => p.required && p.result !== 'pass');
+  const { job } = desk;
   return (
-    <Box sx={{ display: 'grid', gap: 2, maxWidth: 760 }}>
+    <Box sx={{ display: 'grid', gap: 2, maxWidth: 820 }}>
       <Typography component="h2" variant="h2">
         Hand back
       </Typography>
-      {closed ? (
-        <Notice title={`Handed back ${dayAt(job.closedAt!, job.zone)}.`}>
-          <Typography variant="body2">
-            Next due: <Reading strong>{job.machine.nextDueOn ?? 'nothing planned'}</Reading>.{' '}
-            <Link component={NextLink} href={`/machines/${job.machine.tag}`}>
-              See the machine’s card
-            </Link>
-          </Typography>
-        </Notice>
-      ) : (
-        open.length > 0 && (
-          <Notice title="Not all is proved yet.">
-            <Typography variant="body2">{open.map((p) => p.label).join(', ')}.</Typography>
-          </Notice>
-        )
-      )}
-      {!closed && (
-        <>
-          <Box component="fieldset" sx={{ border: 0, p: 0, m: 0 }}>
-            <Typography component="legend" variant="h3">
-              What it was
-            </Typography>
-            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-              This is counted: the odds of the next machine lean on it.
-            </Typography>
-            {offered.map((id) => (
-              <FormControlLabel
-                key={id}
-                control={
-                  <Checkbox
-                    checked={faults.includes(id)}
-                    onChange={(e) => setFaults(e.target.checked ? [...faults, id] : faults.filter((f) => f !== id))}
-                  />
-                }
-                label={faultLabel(id)}
-                sx={{ display: 'flex' }}
-              />
-            ))}
-            {offered.length === 0 && <Typography variant="body2">No cause was found; nothing is counted.</Typography>}
-          </Box>
-          <TextField
-            label="What to watch, for the owner"
-            value={advice}
-            onChange={(e) => setAdvice(e.target.value)}
-            multiline
-            minRows={3}
-            helperText="Printed on the care sheet."
-          />
-          {job.customerDiagnosis && (
-            <Typography variant="body2">
-              The customer thought of: {faultLabel(job.customerDiagnosis).toLowerCase()}
-              {faults.includes(job.customerDiagnosis) ? ', and was right.' : '. It was not that; say what it was.'}
-            </Typography>
-          )}
-        </>
-      )}
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        {!closed && (
-          <Button
-            variant="contained"
-            disabled={busy || job.stage !== 'hand-back'}
-            onClick={async () => {
-              if (await desk.act('hand-back', { faults, advice })) dropAdvice();
-            }}
-          >
-            Hand back and close
-          </Button>
-        )}
+      {job.stage === 'closed' ? <Ended desk={desk} /> : <Ends desk={desk} />}
+    </Box>
+  );
+}
+
+function Ended({ desk: { job } }: { desk: JobDesk }) {
+  const ending = endings.find((e) => e.id === job.ending) ?? endings[0];
+  return (
+    <>
+      <Notice title={`${ending.says} ${dayAt(job.closedAt!, job.zone)}.`}>
+        <Typography variant="body2">
+          {job.foundWords && `${job.foundWords} `}
+          {job.leftOpen.length > 0 && `Left open: ${job.leftOpen.map(faultLabel).join(', ')}. `}
+          {job.ownersWord && `The owner: “${job.ownersWord}” `}
+          Next due: <Reading strong>{job.machine.nextDueOn ?? 'nothing planned'}</Reading>.{' '}
+          <Link component={NextLink} href={`/machines/${job.machine.tag}`}>
+            See the machine’s card
+          </Link>
+        </Typography>
+      </Notice>
+      <Box>
         <Button component={NextLink} href={`/jobs/${job.id}/care-sheet`}>
           Care sheet
         </Button>
       </Box>
-    </Box>
+    </>
+  );
+}
+
+function Ends({ desk }: { desk: JobDesk }) {
+  const { job, odds, busy, refusal } = desk;
+  const form = `job-${job.id}`;
+  const [ending, setEnding] = useState<Ending>('repaired');
+  const [faults, setFaults] = useState<string[]>(job.proved);
+  const [words, setWords, dropWords] = useKeptText(form, 'found words', '');
+  const [ownersWord, setOwnersWord, dropOwnersWord] = useKeptText(form, 'owners word', '');
+  const [advice, setAdvice, dropAdvice] = useKeptText(form, 'advice', job.advice);
+  const choice = endings.find((e) => e.id === ending)!;
+  const probability = useMemo(() => new Map((odds?.faults ?? []).map((f) => [f.id, f.probability])), [odds]);
+  // The likely ones first: what it was is mostly among them; any other fault of the kind is found by its words.
+  const offered = useMemo(
+    () =>
+      knowledge.faults
+        .filter((f) => job.machine.kind in f.kinds)
+        .map((f) => f.id)
+        .sort((a, b) => (probability.get(b) ?? 0) - (probability.get(a) ?? 0)),
+    [job.machine.kind, probability],
+  );
+  const unproved = job.proofs.filter((p) => p.required && p.result !== 'pass');
+  const open = [...new Set([...job.leftOpen, ...faults, ...job.openFaults.map((f) => f.fault)])].filter(
+    (id) => !job.repaired.includes(id),
+  );
+  const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
+  const ready = !choice.tested || job.stage === 'hand-back';
+  const finish = async () => {
+    if (!(await desk.act('hand-back', { ending, faults, foundWords: words, ownersWord, advice }))) return;
+    for (const drop of [dropWords, dropOwnersWord, dropAdvice]) drop();
+  };
+  return (
+    <>
+      {choice.tested && unproved.length > 0 && (
+        <Notice title="Not all is proved yet.">
+          <Typography variant="body2">{unproved.map((p) => p.label).join(', ')}.</Typography>
+        </Notice>
+      )}
+      {job.arrivalSigns.length > 0 && (
+        <Notice title="On arrival">
+          {job.arrivalSigns.map((id) => {
+            const sign = arrivalSigns.find((s) => s.id === id);
+            return (
+              <Typography key={id} variant="body2">
+                {sign?.label}: {sign?.note}
+              </Typography>
+            );
+          })}
+        </Notice>
+      )}
+      <TextField
+        select
+        label="How it ends"
+        value={ending}
+        onChange={(e) => setEnding(e.target.value as Ending)}
+        helperText={choice.tested ? 'Everything is proved before it leaves.' : 'Not tested: the sheet says so.'}
+      >
+        {endings.map((e) => (
+          <MenuItem key={e.id} value={e.id}>
+            {e.label}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Autocomplete
+        multiple
+        options={offered}
+        value={faults}
+        onChange={(_, value) => setFaults(value)}
+        getOptionLabel={faultLabel}
+        renderInput={(params) => (
+          <TextField
+            {...params}
+            label="What it was"
+            error={Boolean(problem('faults'))}
+            helperText={problem('faults') ?? 'Counted: the odds of the next machine lean on it.'}
+          />
+        )}
+      />
+      <TextField
+        label={choice.asks ? 'Why it ends so' : 'What it was, in words'}
+        value={words}
+        onChange={(e) => setWords(e.target.value)}
+        error={Boolean(problem('foundWords'))}
+        helperText={problem('foundWords') ?? (choice.asks ? 'It stands in the book.' : 'What has no name in the list.')}
+      />
+      {open.length > 0 && ending !== 'cancelled' && (
+        <Notice title={`Stays open on the machine: ${open.map(faultLabel).join(', ')}.`}>
+          {choice.returned && (
+            <TextField
+              label="What the owner says of it"
+              value={ownersWord}
+              onChange={(e) => setOwnersWord(e.target.value)}
+              error={Boolean(problem('ownersWord'))}
+              helperText={problem('ownersWord') ?? 'Mended after all? Tick it under Fit.'}
+              fullWidth
+              sx={{ mt: 1 }}
+            />
+          )}
+        </Notice>
+      )}
+      <TextField
+        label="What to watch, for the owner"
+        value={advice}
+        onChange={(e) => setAdvice(e.target.value)}
+        multiline
+        minRows={2}
+        helperText="Printed on the care sheet."
+      />
+      {job.customerDiagnosis && (
+        <Typography variant="body2">
+          The customer thought of: {faultLabel(job.customerDiagnosis).toLowerCase()}
+          {faults.includes(job.customerDiagnosis) ? ', and was right.' : '. It was not that; say what it was.'}
+        </Typography>
+      )}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        <Button variant="contained" disabled={busy || !ready} onClick={() => void finish()}>
+          {choice.returned ? 'Hand back and close' : 'Close'}
+        </Button>
+        <Button component={NextLink} href={`/jobs/${job.id}/care-sheet`}>
+          Care sheet
+        </Button>
+      </Box>
+    </>
   );
 }

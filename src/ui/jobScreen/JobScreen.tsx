@@ -27,6 +27,7 @@ import { JobBook } from './JobBook';
 import { JobGauges } from './JobGauges';
 import { JobConflict } from '../job/JobConflict';
 import { MachinePast } from './MachinePast';
+import { ServiceVisit } from './ServiceVisit';
 import { TakenIn } from './TakenIn';
 import { useJob } from '../job/useJob';
 
@@ -174,7 +175,8 @@ export function JobScreen({
       >
         <Box sx={{ minWidth: 0 }}>
           {stage === 'take-in' && <TakenIn job={job} />}
-          {stage === 'find' && (
+          {stage === 'find' && job.visit && <ServiceVisit desk={desk} onDone={() => go('fit')} />}
+          {stage === 'find' && (!job.visit || job.complaints.length > 0) && (
             <FindWork desk={desk} onLook={setLooked} onDone={() => go('fit')} station={chosen} onStation={setChosen} />
           )}
           {stage === 'fit' && <FitWork desk={desk} onDone={() => go('prove')} onBack={() => go('find')} />}
@@ -184,7 +186,7 @@ export function JobScreen({
           {stage === 'hand-back' && <HandBackWork desk={desk} />}
         </Box>
         <Box sx={{ display: 'grid', gap: 2 }}>
-          <MachinePast job={job} />
+          <MachinePast desk={desk} />
           <JobGauges desk={desk} />
           <JobBook desk={desk} />
         </Box>

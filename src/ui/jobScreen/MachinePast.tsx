@@ -1,15 +1,18 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { arrivalSigns } from '@/knowledge/counter';
+import { arrivalSigns, endings } from '@/knowledge/counter';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
-import { complaintLabel, faultLabel } from '../job/labels';
+import { Complaints } from '../job/Complaints';
+import { faultLabel } from '../job/labels';
+import type { JobDesk } from '../job/useJob';
 
 /** What the customer said, how it arrived, and what this machine had before. */
-export function MachinePast({ job }: { job: JobFacts }) {
+export function MachinePast({ desk }: { desk: JobDesk }) {
+  const { job } = desk;
   return (
     <Box
       component="aside"
@@ -26,9 +29,7 @@ export function MachinePast({ job }: { job: JobFacts }) {
         >
           {job.words ? `“${job.words}”` : 'Nothing written down.'}
         </Typography>
-        <Typography variant="body2" sx={{ mt: 0.5 }}>
-          {job.complaints.map(complaintLabel).join(', ')}
-        </Typography>
+        <Complaints desk={desk} />
         {job.customerDiagnosis && (
           <Typography variant="body2" sx={{ mt: 0.5 }}>
             Thinks it is: <strong>{faultLabel(job.customerDiagnosis).toLowerCase()}</strong>
@@ -47,6 +48,7 @@ export function MachinePast({ job }: { job: JobFacts }) {
           </Typography>
         )}
       </Box>
+      <StillOpen job={job} />
       {(job.customer.standing || job.machine.note || job.warranty.inForce || job.comebackOf) && (
         <Box sx={{ display: 'grid', gap: 0.75 }}>
           {job.comebackOf && (
@@ -75,10 +77,35 @@ export function MachinePast({ job }: { job: JobFacts }) {
             <Link component={NextLink} href={`/jobs/${p.id}/hand-back`}>
               {dayAt(p.takenInAt, job.zone)}
             </Link>{' '}
-            {p.faults.length > 0 ? p.faults.map(faultLabel).join(', ') : 'no cause named'}
+            {[...p.faults.map(faultLabel), ...(p.foundWords ? [p.foundWords] : [])].join(', ') || 'no cause named'}
+            {p.ending && p.ending !== 'repaired' && `; ${endings.find((e) => e.id === p.ending)!.label.toLowerCase()}`}
           </Typography>
         ))}
       </Box>
+    </Box>
+  );
+}
+
+/** What earlier visits left open, and what is due on it. */
+function StillOpen({ job }: { job: JobFacts }) {
+  const past = job.service.filter((s) => s.state === 'past' && !s.done);
+  const unknown = job.service.filter((s) => s.state === 'unknown' && !s.done);
+  if (job.openFaults.length + past.length + unknown.length === 0) return null;
+  return (
+    <Box sx={{ display: 'grid', gap: 0.75 }}>
+      {job.openFaults.map((f) => (
+        <Notice key={f.fault} title={`Left open: ${faultLabel(f.fault).toLowerCase()}.`}>
+          <Link component={NextLink} href={`/jobs/${f.job}/hand-back`} variant="body2">
+            Found in job {f.job}, {dayAt(f.at, job.zone)}
+          </Link>
+        </Notice>
+      ))}
+      {past.length > 0 && <Notice title={`Past due: ${past.map((s) => s.label.toLowerCase()).join(', ')}.`} />}
+      {unknown.length > 0 && (
+        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+          Not known when done last: {unknown.map((s) => s.label.toLowerCase()).join(', ')}.
+        </Typography>
+      )}
     </Box>
   );
 }

@@ -16,6 +16,7 @@ import type { MachineCardView } from '@/shop/machines/dto';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
 import { JobPhotographs } from '../jobScreen/JobPhotographs';
+import { endings } from '@/knowledge/counter';
 import { faultLabel } from '../job/labels';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
@@ -106,8 +107,14 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
         </Button>
         <MachineEdits card={card} models={models} mayMove={mayMove} mayAudit={mayAudit} />
       </Box>
-      {(card.note || card.customer.standing || underWarranty) && (
+      {(card.note || card.customer.standing || underWarranty || card.openFaults.length > 0 || card.scrappedOn) && (
         <Box sx={{ display: 'grid', gap: 0.75, gridTemplateColumns: { md: 'repeat(auto-fit, minmax(300px, 1fr))' } }}>
+          {card.scrappedOn && <Notice title={`Scrapped on ${card.scrappedOn}.`} />}
+          {card.openFaults.length > 0 && (
+            <Notice
+              title={`Found and not mended: ${card.openFaults.map((f) => faultLabel(f.fault).toLowerCase()).join(', ')}.`}
+            />
+          )}
           {card.note && <Notice title={`For the next technician: ${card.note}`} />}
           {card.customer.standing && <Notice title={`Always, for ${card.customer.name}: ${card.customer.standing}`} />}
           {underWarranty && (
@@ -208,13 +215,13 @@ function Plans({ card }: { card: MachineCardView }) {
         Due
       </Typography>
       {card.plans.length === 0 ? (
-        <Empty>No plans yet: they start when it is handed back the first time.</Empty>
+        <Empty>Nothing of this kind is planned.</Empty>
       ) : (
         <Table size="small">
           <TableHead>
             <TableRow>
               <TableCell>What</TableCell>
-              <TableCell>Counted from</TableCell>
+              <TableCell>Done last</TableCell>
               <TableCell>Due</TableCell>
             </TableRow>
           </TableHead>
@@ -222,11 +229,9 @@ function Plans({ card }: { card: MachineCardView }) {
             {card.plans.map((p) => (
               <TableRow key={p.item}>
                 <TableCell>{p.label}</TableCell>
-                <TableCell>
-                  <Reading>{p.lastDoneOn}</Reading>
-                </TableCell>
+                <TableCell>{p.lastDoneOn ? <Reading>{p.lastDoneOn}</Reading> : 'not known'}</TableCell>
                 <TableCell sx={{ color: p.overdue ? 'bench.brass' : undefined }}>
-                  <Reading strong={p.overdue}>{p.dueOn}</Reading>
+                  {p.dueOn ? <Reading strong={p.overdue}>{p.dueOn}</Reading> : 'look at it next time'}
                   {p.overdue && ' past'}
                 </TableCell>
               </TableRow>
@@ -250,7 +255,10 @@ function Jobs({ card }: { card: MachineCardView }) {
           <Link component={NextLink} href={j.closedAt ? `/jobs/${j.id}/hand-back` : `/jobs/${j.id}`}>
             <Reading>{dayAt(j.takenInAt, card.zone)}</Reading>
           </Link>{' '}
-          {j.closedAt ? j.faults.map(faultLabel).join(', ') || 'no cause named' : 'open'}
+          {j.closedAt
+            ? [...j.faults.map(faultLabel), ...(j.foundWords ? [j.foundWords] : [])].join(', ') || 'no cause named'
+            : 'open'}
+          {j.ending && j.ending !== 'repaired' && `; ${endings.find((e) => e.id === j.ending)!.label.toLowerCase()}`}
           {j.comebackOf && (
             <Box component="strong" sx={{ color: 'bench.brass' }}>
               {' '}

@@ -1,5 +1,6 @@
 'use client';
 
+import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -15,11 +16,11 @@ import { Notice } from './Notice';
 import { send, type Refusal } from './post';
 import { readNumber } from './readNumber';
 
-/** One field of a sheet; its value is text, a tick, or lines of text. */
+/** One field of a sheet; its value is text, a tick, lines of text, or several of its choices. */
 export interface EditField {
   name: string;
   label: string;
-  sort?: 'text' | 'long' | 'lines' | 'number' | 'date' | 'tick' | 'choice' | 'secret';
+  sort?: 'text' | 'long' | 'lines' | 'number' | 'date' | 'tick' | 'choice' | 'several' | 'secret';
   choices?: { value: string; label: string }[];
   help?: string;
   /** Share of a row of six; the whole row when absent. */
@@ -232,6 +233,21 @@ function Field({
         label={problem ? `${label} (${problem})` : label}
       />
     );
+  if (sort === 'several') {
+    const wordsOf = (id: string) => choices?.find((c) => c.value === id)?.label ?? id;
+    return (
+      <Autocomplete
+        multiple
+        options={(choices ?? []).map((c) => c.value)}
+        value={value as string[]}
+        onChange={(_, chosen) => onChange(chosen)}
+        getOptionLabel={wordsOf}
+        renderInput={(params) => (
+          <TextField {...params} label={label} error={Boolean(problem)} helperText={problem ?? help} />
+        )}
+      />
+    );
+  }
   const lines = sort === 'lines';
   return (
     <TextField
@@ -274,7 +290,8 @@ function BothVersions({
   const words = (field: EditField | undefined, v: unknown) => {
     if (v === true) return 'yes';
     if (v === false) return 'no';
-    if (Array.isArray(v)) return v.join(', ') || 'empty';
+    if (Array.isArray(v))
+      return v.map((x) => field?.choices?.find((c) => c.value === x)?.label ?? String(x)).join(', ') || 'empty';
     return field?.choices?.find((c) => c.value === v)?.label ?? (String(v ?? '') || 'empty');
   };
   if (rows.length === 0)

@@ -9,9 +9,10 @@ import { useState } from 'react';
 import { parseQuantity, UNITS } from '@/core/units/units';
 import type { ProofAsk, ProofView } from '@/shop/jobView/dto';
 import { CautionGate } from '../job/CautionGate';
-import { cautionOf } from '../job/labels';
+import { cautionOf, faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
+import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { useKeptText } from '../parts/useKeptText';
 import NextLink from '../theme/NextLink';
@@ -40,6 +41,11 @@ export function ProveWork({
         Prove
       </Typography>
       <CautionGate desk={desk} />
+      {job.leftOpen.length > 0 && (
+        <Notice title={`Proved and not mended: ${job.leftOpen.map((f) => faultLabel(f).toLowerCase()).join(', ')}.`}>
+          <Typography variant="body2">Tick it under Fit when it is done; else it stays open on the machine.</Typography>
+        </Notice>
+      )}
       {job.proofs.some((p) => p.asks.length > 0) && (
         <CautionPlate
           label="Electrical check"

@@ -5,12 +5,15 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo, type RefObject } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { proposeComplaints } from '@/core/intake/proposeComplaints';
 import { knowledge } from '@/knowledge';
+import { visits } from '@/knowledge/counter';
 import { shippedPhrases } from '@/knowledge/phrases';
+import type { Visit } from '@/shop/jobView/dto';
 import { complaintLabel, faultLabel } from '../job/labels';
 import { Key } from '../parts/Key';
 import { TypedField } from './TypedField';
@@ -103,6 +106,25 @@ export function CustomersWords({ form, kindId, wordsBox }: Props) {
               {c.label}
             </ToggleButton>
           ))}
+        </Box>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mt: 1, alignItems: 'center' }}>
+          <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+            Nothing wrong:
+          </Typography>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            aria-label="Why it is here when nothing is wrong"
+            value={v.visit}
+            onChange={(_, visit: Visit | null) => set({ visit: visit ?? '' })}
+            sx={{ flexWrap: 'wrap' }}
+          >
+            {visits.map((visit) => (
+              <ToggleButton key={visit.id} value={visit.id}>
+                {visit.label}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
         </Box>
         {problem('complaints') && (
           <Typography variant="caption" role="alert" sx={{ color: 'error.main' }}>

@@ -105,7 +105,12 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
           <Typography component="h2" variant="h2">
             Which machine
           </Typography>
-          <WhichMachine form={form} models={models} onChosen={() => setTimeout(() => wordsBox.current?.focus(), 0)} />
+          <WhichMachine
+            form={form}
+            models={models}
+            today={today}
+            onChosen={() => setTimeout(() => wordsBox.current?.focus(), 0)}
+          />
           <WarrantyChoice form={form} models={models} today={today} />
           <OnArrival form={form} />
         </Box>

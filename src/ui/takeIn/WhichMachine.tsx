@@ -9,6 +9,8 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { knowledge } from '@/knowledge';
 import type { SearchRow } from '@/shop/search/dto';
+import { faultLabel } from '../job/labels';
+import { dayWords } from '../parts/dayWords';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
@@ -21,12 +23,13 @@ import { WhoseMachine } from './WhoseMachine';
 interface Props {
   form: TakeInForm;
   models: ModelChoice[];
+  today: string;
   /** The machine is chosen: the hands go on to the customer's words. */
   onChosen: () => void;
 }
 
 /** One box that finds machine or owner by anything; or a new machine, on the same page. */
-export function WhichMachine({ form, models, onChosen }: Props) {
+export function WhichMachine({ form, models, today, onChosen }: Props) {
   const { values: v, set, fieldProblem: problem } = form;
   const choose = (row: SearchRow) => {
     if (row.sort === 'machine') {
@@ -58,6 +61,12 @@ export function WhichMachine({ form, models, onChosen }: Props) {
         </Chosen>
         {m.standing && <Notice title={`Always, for ${m.owner}: ${m.standing}`} />}
         {m.note && <Notice title={`Noted on this machine: ${m.note}`} />}
+        {m.openFaults.length > 0 && (
+          <Notice title={`Left open before: ${m.openFaults.map((f) => faultLabel(f).toLowerCase()).join(', ')}.`} />
+        )}
+        {m.nextDueOn && m.nextDueOn < today && (
+          <Notice title={`Service past due since ${dayWords(m.nextDueOn, today)}: offer it while it is here.`} />
+        )}
       </>
     );
   }

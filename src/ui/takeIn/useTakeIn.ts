@@ -3,6 +3,7 @@
 import { plainToInstance } from 'class-transformer';
 import { validate, type ValidationError } from 'class-validator';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Visit } from '@/shop/jobView/dto';
 import type { MachineListView } from '@/shop/machines/dto';
 import { TakeInDto } from '@/shop/takeIn/dto';
 import { draftKeeper } from '../parts/draftKeeper';
@@ -41,6 +42,7 @@ export interface TakeInValues {
   business: boolean;
   words: string;
   complaints: string[];
+  visit: Visit;
   guess: string;
   pickedUp: string;
   everWet: 'not-asked' | 'no' | 'yes' | 'unknown';
@@ -75,6 +77,7 @@ export const EMPTY: TakeInValues = {
   business: false,
   words: '',
   complaints: [],
+  visit: '',
   guess: '',
   pickedUp: '',
   everWet: 'not-asked',
@@ -108,6 +111,8 @@ const FIELDS: Partial<Record<keyof TakeInValues, string>> = {
   standing: 'newCustomer.standing',
   guess: 'customerDiagnosis',
   signs: 'arrivalSigns',
+  // A reason for the visit is what was missing.
+  visit: 'complaints',
 };
 
 type Change = Partial<TakeInValues> | ((now: TakeInValues) => Partial<TakeInValues>);
@@ -241,6 +246,7 @@ function toBody(v: TakeInValues) {
       : {}),
     words: v.words,
     complaints: v.complaints,
+    visit: v.visit,
     ...(v.guess ? { customerDiagnosis: v.guess } : {}),
     pickedUp: v.pickedUp,
     everWet: v.everWet,

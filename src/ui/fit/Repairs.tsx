@@ -1,0 +1,48 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Typography from '@mui/material/Typography';
+import { faultLabel, faultOf } from '../job/labels';
+import type { JobDesk } from '../job/useJob';
+import { Empty } from '../parts/Notice';
+
+/** What was found and must be mended; what is not ticked stays open on the machine and is told to its owner. */
+export function Repairs({ desk }: { desk: JobDesk }) {
+  const { job, busy, act } = desk;
+  const closed = job.stage === 'closed';
+  const earlier = new Map(job.openFaults.map((f) => [f.fault, f.job]));
+  const faults = [...new Set([...job.proved, ...job.repaired, ...earlier.keys()])];
+  return (
+    <Box component="section" aria-label="Repairs">
+      <Typography component="h2" variant="h3">
+        Repairs
+      </Typography>
+      {faults.length === 0 && <Empty>Nothing is proved yet.</Empty>}
+      {faults.map((id) => (
+        <FormControlLabel
+          key={id}
+          control={
+            <Checkbox
+              checked={job.repaired.includes(id)}
+              disabled={busy || closed}
+              onChange={(e) => void act('mark-repaired', { fault: id, done: e.target.checked })}
+            />
+          }
+          label={
+            <>
+              {faultOf(id)?.repair.label ?? faultLabel(id)}
+              <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.88em' }}>
+                {faultLabel(id)}
+                {earlier.has(id) && `, open since job ${earlier.get(id)}`}
+                {!job.repaired.includes(id) && '; not ticked, it stays open on the machine'}
+              </Box>
+            </>
+          }
+          sx={{ display: 'flex', borderBottom: '1px solid', borderColor: 'divider', mx: 0, py: 0.25 }}
+        />
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,31 @@
+import { knowledge } from '@/knowledge';
+import type { JobFacts } from '@/shop/jobView/dto';
+
+type Part = JobFacts['parts'][number];
+
+/**
+ * The parts that some repairs take on this kind: of a group that the repair names, at the station where the fault is; of a
+ * group that has nothing there, from the same line. The model's own come first, what is fitted is left out.
+ */
+export function offeredParts(
+  parts: readonly Part[],
+  kindId: string,
+  faults: readonly string[],
+  fitted: readonly { code: string | null; station: string }[] = [],
+): Part[] {
+  const kind = knowledge.kinds.find((k) => k.id === kindId)!;
+  const lineOf = (station: string) => kind.lines.find((l) => l.stations.some((s) => s.id === station))?.line;
+  const offered = faults.flatMap((id) => {
+    const fault = knowledge.faults.find((f) => f.id === id);
+    const station = fault?.kinds[kindId]?.station;
+    if (!fault?.repair.parts || station === undefined) return [];
+    return fault.repair.parts.flatMap((group) => {
+      const ofGroup = parts.filter((p) => p.group === group);
+      const there = ofGroup.filter((p) => p.station === station);
+      return there.length > 0 ? there : ofGroup.filter((p) => lineOf(p.station) === lineOf(station));
+    });
+  });
+  return [...new Set(offered)]
+    .filter((p) => !fitted.some((f) => f.code === p.code && f.station === p.station))
+    .sort((a, b) => Number(b.own) - Number(a.own));
+}
