@@ -101,6 +101,33 @@ export async function putModel(
   return id;
 }
 
+/** The model of a plate, whatever its letters; inside a transaction nobody else makes one of that name meanwhile. */
+export async function modelNamed(db: Db, maker: string, name: string): Promise<ModelRow | undefined> {
+  await db.raw(`select pg_advisory_xact_lock(hashtext(lower(?)))`, [`model ${maker} ${name}`]);
+  return db('model')
+    .whereRaw('lower(maker) = lower(?) and lower(name) = lower(?)', [maker, name])
+    .orderBy('id')
+    .first();
+}
+
+/** Makes one model of two: machines and what was learned go over, the other is gone. */
+export async function mergeModelRows(db: Db, from: number, to: number): Promise<void> {
+  await db('machine').where({ model_id: from }).update({ model_id: to });
+  await db.raw(
+    `insert into job_tally (kind, model_id, jobs) select kind, :to, jobs from job_tally where model_id = :from
+       on conflict (kind, model_id) do update set jobs = job_tally.jobs + excluded.jobs`,
+    { from, to },
+  );
+  await db.raw(
+    `insert into fault_tally (kind, model_id, fault, confirmed) select kind, :to, fault, confirmed from fault_tally where model_id = :from
+       on conflict (kind, model_id, fault) do update set confirmed = fault_tally.confirmed + excluded.confirmed`,
+    { from, to },
+  );
+  for (const table of ['job_tally', 'fault_tally']) await db(table).where({ model_id: from }).delete();
+  await db('model').where({ id: from }).delete();
+  await db.raw('select refresh_machine_search(variadic array(select id from machine where model_id = ?))', [to]);
+}
+
 export async function machineById(db: Db, id: number): Promise<MachineRow | undefined> {
   return db('machine').where({ id }).first();
 }

@@ -14,7 +14,7 @@ import { keepUsual } from './gauges/gauges';
 import { handBack } from './handBack/handBack';
 import { keepGauge, takeBackGauge } from './keepGauge/keepGauge';
 import { lendIn, readLearning, weighLent } from './learning/learning';
-import { addModel, amendModel } from './models/models';
+import { addModel, amendModel, mergeModels } from './models/models';
 import { markRepaired } from './markRepaired/markRepaired';
 import { moveJob } from './moveJob/moveJob';
 import { moveStage } from './moveStage/moveStage';
@@ -67,6 +67,7 @@ export const jobDeeds: readonly AnyDeedOn<number>[] = [
 ];
 export const machineDeeds: readonly AnyDeedOn<string>[] = [amendMachine, changeOwner, mergeMachines];
 export const customerDeeds: readonly AnyDeedOn<number>[] = [amendCustomer, mergeCustomers, putSite, putContact];
+export const modelDeeds: readonly AnyDeedOn<number>[] = [mergeModels];
 export const personDeeds: readonly AnyDeedOn<number>[] = [amendPerson, resetPassphrase, endSession];
 export const learningDeeds: readonly AnyDeedOn<number>[] = [weighLent];
 /** By their address under /api/v1. */
@@ -82,7 +83,9 @@ export const shopDeeds = {
 
 /** Every right that a role gives, deeds and looks alike. */
 export const rights = [
-  ...[...jobDeeds, ...machineDeeds, ...customerDeeds, ...personDeeds, ...learningDeeds].map((d) => d.spec),
+  ...[...jobDeeds, ...machineDeeds, ...customerDeeds, ...modelDeeds, ...personDeeds, ...learningDeeds].map(
+    (d) => d.spec,
+  ),
   amendModel.spec,
   ...Object.values(shopDeeds).map((d) => d.spec),
   takeCustomersIn,

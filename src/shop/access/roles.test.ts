@@ -49,6 +49,7 @@ test('the table, as the shop agreed on it', () => {
       'make-practice',
       'mark-repaired',
       'measure',
+      'merge-models',
       'move-stage',
       'put-model',
       'record-findings',

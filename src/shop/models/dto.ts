@@ -31,6 +31,19 @@ export class AddedStationDto {
   label!: string;
 }
 
+/** Another model of the list that is the same as this one. */
+export class MergeModelsDto {
+  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
+  key!: string;
+
+  @IsInt()
+  @Min(1)
+  version!: number;
+
+  @IsInt({ message: 'Choose the other model.' })
+  other!: number;
+}
+
 /** A model of the shop's own list, new or as it should be. */
 export class PutModelDto {
   @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })

@@ -1,10 +1,10 @@
 import { database, type Db } from '@/data/database';
-import { lockModel, models, putModel as store, type ModelRow } from '@/data/machines';
+import { lockModel, mergeModelRows, models, putModel as store, type ModelRow } from '@/data/machines';
 import { knowledge } from '@/knowledge';
 import { bench } from '../access/roles';
 import { deedOn, once, onVersion, shopDeed } from '../deed/deed';
 import { refuseIf, type FieldProblem } from '../problem';
-import { PutModelDto, type ModelView } from './dto';
+import { MergeModelsDto, PutModelDto, type ModelView } from './dto';
 
 export async function modelList(): Promise<ModelView[]> {
   return (await models(database())).map(view);
@@ -55,6 +55,34 @@ export const amendModel = deedOn(
             { field: 'kind', message: 'Machines of this model are known: make another model for the other kind.' },
           ]);
         await keep(db, id, dto);
+      },
+    ),
+);
+
+/** Makes one model of two that are the same: machines and what was learned go over to the one that is kept. */
+export const mergeModels = deedOn(
+  { name: 'merge-models', roles: bench, summary: 'Merge two models', dto: MergeModelsDto },
+  (person, id: number, dto): Promise<ModelView> =>
+    onVersion(
+      person,
+      'merge-models',
+      dto,
+      {
+        id,
+        what: 'This model',
+        lock: (db) => lockModel(db, id),
+        view: async (db) => view((await models(db)).find((m) => m.id === id)!),
+      },
+      async (db, row) => {
+        const other = dto.other === id ? undefined : await lockModel(db, dto.other);
+        refuseIf(
+          !other
+            ? [{ field: 'other', message: 'Choose another model of the list.' }]
+            : other.kind !== row.kind
+              ? [{ field: 'other', message: 'It is another kind of machine.' }]
+              : [],
+        );
+        await mergeModelRows(db, dto.other, id);
       },
     ),
 );

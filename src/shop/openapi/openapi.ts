@@ -4,7 +4,7 @@ import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { SignInDto } from '../access/dto';
 import { everyone } from '../access/roles';
 import type { DeedSpec } from '../deed/deed';
-import { customerDeeds, jobDeeds, learningDeeds, machineDeeds, personDeeds, shopDeeds } from '../deeds';
+import { customerDeeds, jobDeeds, learningDeeds, machineDeeds, modelDeeds, personDeeds, shopDeeds } from '../deeds';
 import { DraftDto } from '../drafts/dto';
 import { FindingAnswerDto, FindingRequestDto } from '../finding/dto';
 import { MatchPartsDto } from '../gauges/dto';
@@ -168,6 +168,7 @@ export function openapi() {
         ...get('The shop’s own list of models'),
         ...made(shopDeeds.models),
       },
+      ...deedPaths('/models/{id}', jobId, modelDeeds),
       '/models/{id}': { parameters: [jobId], ...post(inWords(amendModel.spec), amendModel.spec.dto) },
       '/people': {
         ...get('Everyone of the shop with their sessions; for the owner'),

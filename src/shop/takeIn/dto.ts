@@ -17,6 +17,7 @@ import {
   Min,
   ValidateIf,
 } from 'class-validator';
+import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
 import { Nested } from '../nested';
 
 export class NewCustomerDto {
@@ -56,9 +57,35 @@ export class ConditionMarkDto {
   text!: string;
 }
 
+/** A model that is in no list yet, as its plate says; by anybody at the counter. */
+export class NewModelDto {
+  @IsString()
+  @Length(1, 80, { message: 'Who made it, as the plate says.' })
+  maker!: string;
+
+  @IsString()
+  @Length(1, 80, { message: 'What it is called, as the plate says.' })
+  name!: string;
+
+  @IsString()
+  @Length(1, 80, { message: 'Which kind of machine is it?' })
+  kind!: string;
+
+  /** Of the mains, or of its pack or batteries; the shop's own mains when absent. */
+  @IsOptional()
+  @IsIn(SUPPLY_VOLTS, { message: 'The volts on its plate: 100 to 240 of the mains, 12 to 48 of a pack.' })
+  mainsV?: number;
+}
+
 export class NewMachineDto {
-  @IsInt({ message: 'Choose the model.' })
-  modelId!: number;
+  /** Of the list; or a new model. */
+  @ValidateIf((dto: NewMachineDto) => !dto.newModel)
+  @IsInt({ message: 'Choose the model, or add it.' })
+  modelId?: number;
+
+  @IsOptional()
+  @Nested(() => NewModelDto)
+  newModel?: NewModelDto;
 
   @IsString()
   @Length(0, 60, { message: 'At most 60 characters.' })

@@ -18,7 +18,9 @@ import {
   insertMeterReading,
   machineById,
   modelById,
+  modelNamed,
   nextTag,
+  putModel,
   refreshSearch,
   updateMachine,
   type MachineRow,
@@ -26,6 +28,7 @@ import {
 } from '@/data/machines';
 import { attachPhotographs } from '@/data/photographs';
 import { shopSettings } from '@/data/shopSettings';
+import { MAINS_VOLTS } from '@/core/units/supplyVolts';
 import { kindById, knowledge } from '@/knowledge';
 import { arrivalSigns, visits } from '@/knowledge/counter';
 import type { Person } from '../access/person';
@@ -35,7 +38,7 @@ import { unknownIds } from '../finding/unknownIds';
 import { foresee } from '../odds/foresee';
 import { ProblemError, refuseIf, type FieldProblem } from '../problem';
 import { dayInZone } from '../settings/day';
-import { TakeInDto } from './dto';
+import { TakeInDto, type NewModelDto } from './dto';
 
 /** Form under which a half-filled take-in is kept. */
 export const TAKE_IN_DRAFT = 'take-in';
@@ -144,8 +147,15 @@ async function look(db: Db, dto: TakeInDto, today: string) {
     if (!known || known.merged_into !== null) say('machineId', 'This machine is not known.');
     else model = await modelById(db, known.model_id);
   } else if (dto.newMachine) {
-    model = await modelById(db, dto.newMachine.modelId);
-    if (!model) say('newMachine.modelId', 'This model is not in the list.');
+    const { modelId, newModel } = dto.newMachine;
+    if (newModel) {
+      const named = await modelOfPlate(db, newModel);
+      if ('problem' in named) problems.push(named.problem);
+      else model = named.model;
+    } else {
+      model = modelId === undefined ? undefined : await modelById(db, modelId);
+      if (!model) say('newMachine.modelId', 'This model is not in the list.');
+    }
     if (dto.customerId === undefined && !dto.newCustomer)
       say('customerId', 'Whose machine is it? Choose a customer or add one.');
     const { siteId, purchasedOn } = dto.newMachine;
@@ -206,11 +216,44 @@ function bought(purchasedOn: string | undefined, model: ModelRow) {
   return { purchased_on: purchasedOn, warranty_until: warrantyUntil(purchasedOn, model.warranty_months) };
 }
 
+/**
+ * The model that a plate names: of the list when it is there under this name, else made here and now with nothing known of
+ * it. It is undone with everything else when the take-in is refused.
+ */
+async function modelOfPlate(db: Db, plate: NewModelDto): Promise<{ model: ModelRow } | { problem: FieldProblem }> {
+  const problem = (field: string, message: string) => ({ problem: { field: `newMachine.newModel.${field}`, message } });
+  const kind = knowledge.kinds.find((k) => k.id === plate.kind);
+  if (!kind) return problem('kind', 'Which kind of machine is it?');
+  const [maker, name] = [plate.maker.trim(), plate.name.trim()];
+  const known = await modelNamed(db, maker, name);
+  if (known && known.kind !== kind.id)
+    return problem('kind', `${known.maker} ${known.name} is in the list as another kind: choose it there.`);
+  if (known) return { model: known };
+  const isMains = kind.supply === 'mains' || kind.supply === 'air';
+  const volts = plate.mainsV ?? (isMains ? (await shopSettings(db)).mains_v : undefined);
+  if (volts === undefined || MAINS_VOLTS.includes(volts) !== isMains)
+    return problem('mainsV', isMains ? 'The volts of the mains on its plate.' : 'The volts of its pack or batteries.');
+  const id = await putModel(db, null, {
+    maker,
+    name,
+    kind: kind.id,
+    mains_v: volts,
+    warranty_months: 0,
+    belts: [],
+    bearings: [],
+    filters: [],
+    dropped_stations: [],
+    added_stations: [],
+    note: 'Typed at the counter: look it over.',
+  });
+  return { model: (await modelById(db, id!))! };
+}
+
 async function newMachine(db: Db, dto: TakeInDto, model: ModelRow, customerId: number): Promise<number> {
   const m = dto.newMachine!;
   return insertMachine(db, {
     tag: await nextTag(db),
-    model_id: m.modelId,
+    model_id: model.id,
     customer_id: customerId,
     site_id: m.siteId ?? null,
     serial: m.serial.trim(),

@@ -103,6 +103,7 @@ const lines = (v: unknown) => (v as string[]).map((l) => l.trim()).filter(Boolea
 export function ModelsScreen({ models, mayPut }: { models: ModelView[]; mayPut: boolean }) {
   const router = useRouter();
   const [open, setOpen] = useState<ModelView | null>(null);
+  const [merging, setMerging] = useState<ModelView | null>(null);
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
@@ -166,12 +167,43 @@ export function ModelsScreen({ models, mayPut }: { models: ModelView[]; mayPut: 
                         Change
                       </Button>
                     )}
+                    {mayPut && models.some((x) => x.id !== m.id && x.kind === m.kind) && (
+                      <Button size="small" onClick={() => setMerging(m)} aria-label={`Merge into ${m.maker} ${m.name}`}>
+                        Merge
+                      </Button>
+                    )}
                   </TableCell>
                 </TableRow>
               ))}
             </TableBody>
           </Table>
         </Box>
+      )}
+      {merging && (
+        <EditSheet<unknown>
+          title={`The same as ${merging.maker} ${merging.name}`}
+          fields={[
+            {
+              name: 'other',
+              label: 'Which model is this one too?',
+              sort: 'choice',
+              choices: models
+                .filter((m) => m.id !== merging.id && m.kind === merging.kind)
+                .map((m) => ({ value: String(m.id), label: `${m.maker} ${m.name}, ${m.machines} machines` })),
+              help: 'Its machines and what was learned go over to this one; its name is gone.',
+            },
+          ]}
+          values={{ other: '' }}
+          version={merging.version}
+          url={`/api/v1/models/${merging.id}/merge-models`}
+          saveLabel="Make one of them"
+          body={(v) => ({ other: Number(v.other) })}
+          onDone={() => {
+            setMerging(null);
+            router.refresh();
+          }}
+          onClose={() => setMerging(null)}
+        />
       )}
       {open && (
         <EditSheet<unknown>

@@ -41,8 +41,9 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
   const wordsBox = useRef<HTMLTextAreaElement>(null);
   const model = v.machine
     ? models.find((m) => m.maker === v.machine!.maker && m.name === v.machine!.model)
-    : models.find((m) => String(m.id) === v.modelId);
-  const kindId = v.machine?.kind ?? (v.isNew ? model?.kind : undefined) ?? null;
+    : models.find((m) => !v.isNewModel && String(m.id) === v.modelId);
+  const newKind = v.isNewModel ? v.newKind || undefined : model?.kind;
+  const kindId = v.machine?.kind ?? (v.isNew ? newKind : undefined) ?? null;
   const kind = useMemo(() => {
     const found = knowledge.kinds.find((k) => k.id === kindId);
     return found ? kindOfModel(found, model?.addedStations ?? []) : null;

@@ -4,10 +4,7 @@ import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Link from '@mui/material/Link';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { knowledge } from '@/knowledge';
 import type { SearchRow } from '@/shop/search/dto';
 import { faultLabel } from '../job/labels';
 import { dayWords } from '../parts/dayWords';
@@ -18,6 +15,7 @@ import { Chooser } from '../parts/Chooser';
 import { Chosen } from './Chosen';
 import { TypedField } from './TypedField';
 import type { ModelChoice, TakeInForm } from './useTakeIn';
+import { WhichModel } from './WhichModel';
 import { WhoseMachine } from './WhoseMachine';
 
 interface Props {
@@ -101,23 +99,7 @@ export function WhichMachine({ form, models, today, onChosen }: Props) {
       />
       {v.isNew && (
         <>
-          <TextField
-            select
-            label="Model"
-            value={v.modelId}
-            onChange={(e) => set({ modelId: e.target.value, complaints: [], marks: [] })}
-            error={Boolean(problem('newMachine.modelId'))}
-            helperText={problem('newMachine.modelId')}
-          >
-            {models.map((m) => (
-              <MenuItem key={m.id} value={String(m.id)}>
-                {m.maker} {m.name}
-                <Box component="span" sx={{ color: 'text.secondary', ml: 1 }}>
-                  {knowledge.kinds.find((k) => k.id === m.kind)?.label}
-                </Box>
-              </MenuItem>
-            ))}
-          </TextField>
+          <WhichModel form={form} models={models} />
           <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr 1fr', sm: '2fr 1fr 1.4fr 1fr' } }}>
             <TypedField form={form} name="serial" field="newMachine.serial" label="Serial" />
             <TypedField

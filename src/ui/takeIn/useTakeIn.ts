@@ -25,6 +25,12 @@ export interface TakeInValues {
   machine: MachineListView | null;
   isNew: boolean;
   modelId: string;
+  /** A model that is in no list, as its plate says. */
+  isNewModel: boolean;
+  newMaker: string;
+  newName: string;
+  newKind: string;
+  newVolts: string;
   serial: string;
   madeYear: string;
   purchasedOn: string;
@@ -61,6 +67,11 @@ export const EMPTY: TakeInValues = {
   machine: null,
   isNew: false,
   modelId: '',
+  isNewModel: false,
+  newMaker: '',
+  newName: '',
+  newKind: '',
+  newVolts: '',
   serial: '',
   madeYear: '',
   purchasedOn: '',
@@ -97,6 +108,11 @@ const FIELDS: Partial<Record<keyof TakeInValues, string>> = {
   machine: 'machineId',
   isNew: 'machineId',
   modelId: 'newMachine.modelId',
+  isNewModel: 'newMachine.modelId',
+  newMaker: 'newMachine.newModel.maker',
+  newName: 'newMachine.newModel.name',
+  newKind: 'newMachine.newModel.kind',
+  newVolts: 'newMachine.newModel.mainsV',
   serial: 'newMachine.serial',
   madeYear: 'newMachine.madeYear',
   purchasedOn: 'newMachine.purchasedOn',
@@ -221,7 +237,16 @@ function toBody(v: TakeInValues) {
     ...(stranger
       ? {
           newMachine: {
-            modelId: number(v.modelId),
+            ...(v.isNewModel
+              ? {
+                  newModel: {
+                    maker: v.newMaker.trim(),
+                    name: v.newName.trim(),
+                    kind: v.newKind,
+                    ...(v.newVolts.trim() ? { mainsV: number(v.newVolts) } : {}),
+                  },
+                }
+              : { modelId: number(v.modelId) }),
             serial: v.serial,
             madeYear: number(v.madeYear),
             ...(v.customer && v.siteId ? { siteId: Number(v.siteId) } : {}),
