@@ -124,3 +124,30 @@ test('scripts and markup in every field stay words', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Machines found' })).toContainText(nasty);
   expect(await page.evaluate(() => 'hurt' in window)).toBe(false);
 });
+
+test('twenty presses in two seconds over a slow line are all there, in their order', async ({ page, baseURL }) => {
+  test.setTimeout(300_000);
+  await signIn(page, baseURL!);
+  await takeInStranger(page, {
+    model: /Hollin Gannet/,
+    name: 'Quill Sorrel',
+    words: 'It clacks.',
+    complaints: ['Ratchet noise'],
+  });
+  await putOnBench(page, 'Sole plate off, look');
+  await page.route('**/record-findings', async (route) => {
+    await new Promise((done) => setTimeout(done, 250));
+    await route.continue();
+  });
+  const keys = Array.from({ length: 20 }, (_, i) => String(1 + (i % 9)));
+  for (const key of keys) await page.keyboard.press(key, { delay: 5 });
+  const found = page.getByRole('region', { name: 'Findings so far' }).getByRole('listitem');
+  await expect(found).toHaveCount(20);
+  const before = await found.allTextContents();
+  // Saved at the end of the line: the same answers in the same order, after a reload too.
+  await expect(found.last()).toContainText('Wren Ostrey', { timeout: 60_000 });
+  await page.reload();
+  await expect(found).toHaveCount(20);
+  const answers = (texts: string[]) => texts.map((t) => /^.*?: (.*?)(Wren|$)/.exec(t)![1]);
+  expect(answers(await found.allTextContents())).toEqual(answers(before));
+});

@@ -113,9 +113,9 @@ test('a known machine is taken in by its tag, as a scanner types it', async ({ p
   await page.keyboard.press('Enter');
   await expect(page.getByText(new RegExp(`^${tag} `))).toBeVisible();
   await page.getByRole('button', { name: 'Take it in' }).click();
-  await expect(page.getByText('Pick at least one complaint.')).toBeVisible();
+  await expect(page.getByText('Pick at least one complaint, or a reason for the visit.')).toBeVisible();
   await page.getByRole('button', { name: 'Rattles', exact: true }).click();
-  await expect(page.getByText('Pick at least one complaint.')).toBeHidden();
+  await expect(page.getByText('Pick at least one complaint, or a reason for the visit.')).toBeHidden();
   // The board shows where the complaint points, before anything is checked.
   await expect(page.getByRole('button', { name: /end caps, \d+ per cent suspected/ })).toBeVisible();
   await page.getByRole('button', { name: 'Take it in' }).click();
@@ -159,7 +159,7 @@ test('supply at the head but no motion leads to the tilt switch', async ({ page,
   await expect(page.getByRole('region', { name: 'Findings so far' })).toContainText('read as supply >99 %');
 
   await putOnBench(page, 'Run it for seconds');
-  await page.getByRole('button', { name: 'does not turn' }).click();
+  await page.getByRole('button', { name: /^\w does not turn$/ }).click();
   await expect(page.getByRole('region', { name: 'Odds of the faults' }).getByRole('listitem').first()).toContainText(
     'Tilt switch failed',
   );
@@ -181,7 +181,7 @@ test('a wet machine is offered no power until it is cleared by name', async ({ p
     complaints: ['Roll does not turn'],
     signs: ['Wet, mud or rust'],
   });
-  await expect(page.getByText('No powered check is offered.')).toBeVisible();
+  await expect(page.getByText('Nothing that needs power is offered or taken.')).toBeVisible();
   const card = page.getByRole('region', { name: 'Check on the bench' });
   // What was seen on arrival is looked at first.
   await expect(card.getByRole('heading', { name: 'Signs of water' })).toBeVisible();

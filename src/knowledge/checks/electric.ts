@@ -24,19 +24,19 @@ export const electricChecks: CheckText[] = [
     'Battery of the remote',
     1,
     'outside',
-    ['Battery out of the handle.', 'Volts across it, by itself.', 'Under 9 tenths of its print it is spent.'],
+    ['Battery out of the handle.', 'Volts across it, by itself.', '12 V is printed on most: under 10.8 it is spent.'],
     [
       aspect(
         'volts',
-        'Of its printed volts',
+        'Volts',
         [
           outcome('remote-battery-good', 'good'),
           outcome('remote-battery-low', 'spent', { proves: 'remote-battery-flat', leak: 0.003 }),
         ],
         {
-          reading: ranges('percent', '%', [0, 130], {
-            'remote-battery-good': [91, 110],
-            'remote-battery-low': [0, 92],
+          reading: ranges('voltage', 'V', [0, 15], {
+            'remote-battery-good': [10.7, 13.5],
+            'remote-battery-low': [0, 10.9],
           }),
         },
       ),

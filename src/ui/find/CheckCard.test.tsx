@@ -6,7 +6,7 @@ import { CheckCard } from './CheckCard';
 
 beforeEach(() => furnishBrowser());
 
-function card(checkId: string, { facts, odds } = jobInFind(), more: { busy?: boolean } = {}) {
+function card(checkId: string, { facts, odds } = jobInFind()) {
   const onRecord = jest.fn();
   const onLeave = jest.fn();
   stand(
@@ -15,7 +15,6 @@ function card(checkId: string, { facts, odds } = jobInFind(), more: { busy?: boo
       checkId={checkId}
       next={odds.assessment.next.find((n) => n.check === checkId) ?? null}
       proposed
-      busy={more.busy ?? false}
       onRecord={onRecord}
       onLeave={onLeave}
     />,
@@ -33,11 +32,25 @@ test('every outcome has a button and a key, and the key answers with it', async 
   await act(async () => {});
 });
 
-test('while a press is on its way no key answers', async () => {
-  const { onRecord } = card('finger-turn', jobInFind(), { busy: true });
+test('a key keeps its meaning while the check is open, whatever was answered meanwhile', async () => {
+  const turned = { check_id: 'finger-turn', outcome: 'normal-drag' };
+  const keys = () =>
+    screen.getAllByRole('button').flatMap((b) => /^([1-9a-z]) ?(.+)$/.exec(b.textContent)?.slice(1).join(' ') ?? []);
+  const { unmount } = stand(<div />);
+  unmount();
+  card('run-seconds', jobInFind([turned]));
+  const before = keys();
+  expect(before.length).toBeGreaterThan(10);
+  document.body.innerHTML = '';
+  const { onRecord } = card('run-seconds', jobInFind([turned, { check_id: 'run-seconds', outcome: 'roll-none' }]));
+  expect(keys()).toEqual(before);
+  expect(screen.getByRole('button', { name: /does not turn/, pressed: true })).toBeTruthy();
+  // The sound is still to be answered; then the check is done with, the smell apart.
+  fireEvent.keyDown(document, { key: '5', code: 'Digit5' });
+  expect(onRecord).toHaveBeenLastCalledWith([{ check: 'run-seconds', outcome: 'sound-even' }], true);
+  // What was answered can be put right by its own key.
   fireEvent.keyDown(document, { key: '1', code: 'Digit1' });
-  fireEvent.click(screen.getByRole('button', { name: /stuck/ }));
-  expect(onRecord).not.toHaveBeenCalled();
+  expect(onRecord).toHaveBeenLastCalledWith([{ check: 'run-seconds', outcome: 'roll-normal' }], true);
   await act(async () => {});
 });
 

@@ -27,7 +27,6 @@ interface Props {
   checkId: string;
   next: AssessmentView['next'][number] | null;
   proposed: boolean;
-  busy: boolean;
   /** `stay` keeps the check on the bench for its further aspects. */
   onRecord: (answered: Answered[], stay: boolean) => void;
   onLeave: () => void;
@@ -36,21 +35,30 @@ interface Props {
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'q', 'w', 'e', 'r', 'i', 'o', 'p'];
 
 /** One check: why this one, how it is done, what can hurt, and one key per outcome. */
-export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeave }: Props) {
+export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave }: Props) {
   const doing = doingOf(job.machine.kind, checkId)!;
   const answered = new Set(
     job.findings.filter((f) => !f.revoked && f.check === checkId).map((f) => aspectFor(doing, f)?.id),
   );
   const left = doing.aspects.filter((a) => !answered.has(a.id));
-  const choices = left.filter((a) => !a.reading).flatMap((a) => a.outcomes.map((o) => ({ aspect: a, outcome: o })));
+  // A key keeps its meaning while the check is open, whatever was answered meanwhile: the finger is quicker than the screen.
+  const choices = doing.aspects
+    .filter((a) => !a.reading)
+    .flatMap((a) => a.outcomes.map((o) => ({ aspect: a, outcome: o })));
   const keyOf = (outcome: string) => KEYS[choices.findIndex((c) => c.outcome.id === outcome)];
-  const held = next?.heldBackBy ?? [];
-  const canAct = held.length === 0 && !busy;
+  // Also before the odds are there: what holds power back is known at once.
+  const held =
+    next?.heldBackBy ?? (doing.power === 'no' ? [] : job.cautions.filter((c) => cautionOf(c).holds === 'power'));
+  const canAct = held.length === 0;
   const turned = isRollTurned(job);
+  const chosen = new Set(job.findings.filter((f) => !f.revoked && f.check === checkId).map((f) => f.outcome));
 
   const choose = (outcome: string) => {
-    const stay = left.length > 1;
-    onRecord([{ check: checkId, outcome }], stay);
+    const aspect = choices.find((c) => c.outcome.id === outcome)!.aspect;
+    onRecord(
+      [{ check: checkId, outcome }],
+      left.some((a) => a.id !== aspect.id),
+    );
   };
   const restNormal = () =>
     onRecord(
@@ -127,7 +135,7 @@ export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeav
       {left.length === 0 && (
         <Typography variant="body2">Everything here is answered; a new answer replaces the old.</Typography>
       )}
-      {(left.length === 0 ? doing.aspects : left).map((aspect) =>
+      {doing.aspects.map((aspect) =>
         aspect.reading ? (
           <ReadingEntry
             key={aspect.id}
@@ -138,7 +146,7 @@ export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeav
             onRecord={(value, unit) =>
               onRecord(
                 [{ check: checkId, value, unit, ...(aspect.condition ? { condition: aspect.condition } : {}) }],
-                left.length > 1,
+                left.some((a) => a.id !== aspect.id),
               )
             }
           />
@@ -151,7 +159,14 @@ export function CheckCard({ job, checkId, next, proposed, busy, onRecord, onLeav
             )}
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
               {aspect.outcomes.map((o) => (
-                <Button key={o.id} onClick={() => choose(o.id)} disabled={!canAct} sx={{ minHeight: 48 }}>
+                <Button
+                  key={o.id}
+                  onClick={() => choose(o.id)}
+                  disabled={!canAct}
+                  aria-pressed={chosen.has(o.id)}
+                  variant={chosen.has(o.id) ? 'contained' : 'outlined'}
+                  sx={{ minHeight: 48 }}
+                >
                   {keyOf(o.id) && (
                     <Box component="span" sx={{ mr: 1 }}>
                       <Key>{keyOf(o.id)!}</Key>

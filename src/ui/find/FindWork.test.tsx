@@ -94,6 +94,78 @@ test('odds that were told before are there at once when the answer is taken back
   expect(asked()).toBe(1);
 });
 
+describe('presses that are quicker than the line', () => {
+  const check = 'sole-plate-look';
+  const outcomes = checksOf(knowledge, 'upright-brush-motor')
+    .find((c) => c.id === check)!
+    .aspects.flatMap((a) => a.outcomes.map((o) => o.id));
+  const shown = () =>
+    within(screen.getByRole('region', { name: 'Findings so far' }))
+      .getAllByRole('listitem')
+      .map((li) => li.textContent);
+
+  /** A bench with the check open, and a server that answers when it is told to. */
+  async function open() {
+    const { sent, answer } = furnishBrowser();
+    const answers: ((body: unknown) => void)[] = [];
+    answer.with = (_method, url) =>
+      url.endsWith('/record-findings') ? new Promise((done) => answers.push(done)) : { content: null, at: null };
+    stand(<Screen told={before.odds} />);
+    await settle();
+    fireEvent.change(screen.getByLabelText('Find a check'), { target: { value: 'Sole plate off' } });
+    fireEvent.keyDown(screen.getByLabelText('Find a check'), { key: 'Enter' });
+    await settle();
+    const presses = () => sent.filter((s) => s.url.endsWith('/record-findings')).map((s) => s.body as Sent);
+    const key = (k: string) => fireEvent.keyDown(document, { key: k, code: `Digit${k}` });
+    return { presses, key, answers };
+  }
+  // What lies half done on the bench is kept: the next test has another bench.
+  afterEach(async () => {
+    fireEvent.keyDown(document, { key: 'Escape', code: 'Escape' });
+    await settle();
+  });
+  interface Sent {
+    version: number;
+    key: string;
+    findings: { outcome: string }[];
+  }
+
+  test('twenty of them stand there at once and are saved one after the other, in order, none dropped', async () => {
+    const { presses, key, answers } = await open();
+    const typed = Array.from({ length: 20 }, (_, i) => 1 + (i % 9));
+    typed.forEach((n) => key(String(n)));
+    await settle();
+    expect(shown()).toHaveLength(20);
+    expect(presses()).toHaveLength(1);
+    for (let i = 0; i < 20; i++) {
+      await waitFor(() => expect(answers).toHaveLength(i + 1));
+      answers[i]!({ id: 12, version: 2 + i });
+      await settle();
+    }
+    expect(presses().map((p) => p.findings[0]!.outcome)).toEqual(typed.map((n) => outcomes[n - 1]));
+    expect(presses().map((p) => p.version)).toEqual(typed.map((_, i) => 1 + i));
+    expect(new Set(presses().map((p) => p.key)).size).toBe(20);
+  });
+
+  test('when one is not saved those behind it wait, are counted, and go on when they are sent again', async () => {
+    const { presses, key, answers } = await open();
+    ['1', '7', '8'].forEach(key);
+    await settle();
+    answers[0]!({ status: 503, title: 'The shop is busy.' });
+    await waitFor(() => expect(screen.getByText('3 of your answers are not saved.')).toBeTruthy());
+    expect(presses()).toHaveLength(1);
+    expect(shown()).toHaveLength(3);
+    fireEvent.click(screen.getByRole('button', { name: 'Save them now' }));
+    for (let i = 1; i <= 3; i++) {
+      await waitFor(() => expect(answers).toHaveLength(i + 1));
+      answers[i]!({ id: 12, version: 1 + i });
+      await settle();
+    }
+    expect(presses().map((p) => p.findings[0]!.outcome)).toEqual([0, 0, 6, 7].map((n) => outcomes[n]));
+    expect(screen.queryByText(/not saved/)).toBeNull();
+  });
+});
+
 test('findings that cannot all be true are said to be so', async () => {
   furnishBrowser();
   stand(<Screen told={{ key: before.facts.oddsKey, assessment: null, problem: 'Nothing explains all of this.' }} />);

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { repairedFault } from '@/core/diagnosis/doing';
 import { proposedStep } from '@/core/diagnosis/finderCase';
@@ -19,6 +19,7 @@ import { FindingLog } from './FindingLog';
 import { OtherChecks } from './OtherChecks';
 import { OddsToCome, Reckoning } from './Reckoning';
 import { SameWorth } from './SameWorth';
+import { withWaiting } from './withWaiting';
 
 interface Props {
   desk: JobDesk;
@@ -30,21 +31,19 @@ interface Props {
 
 /** Finding: the proposed check with its keys, the odds, and what was done so far. */
 export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
-  const { job, odds, fresh, act, busy } = desk;
+  const { odds, fresh, act, busy } = desk;
+  // What was pressed stands there at once, also while it is still being saved.
+  const job = useMemo(() => withWaiting(desk.job, desk.waiting), [desk.job, desk.waiting]);
   // The check that lies on the bench half done is there again after a reload.
   const [kept, keep, forget] = useKeptText(`job-${job.id}`, 'check', '');
   const pinned = kept === '' ? null : kept;
-  const latest = useRef(pinned);
-  useEffect(() => {
-    latest.current = pinned;
-  });
   const setPinned = (check: string | null) => {
     keep(check ?? '');
     if (check === null) forget();
   };
   const closed = job.stage === 'closed';
   // Odds of an earlier state propose nothing: an answer given to them would fall on a check that nobody was shown.
-  const assessment = fresh ? odds : null;
+  const assessment = fresh && desk.waiting.length === 0 ? odds : null;
   const proposed = assessment ? (proposedStep(assessment.next, job.firstChecks)?.check ?? null) : null;
   const finished = assessment?.finished ?? false;
   const current = pinned ?? (finished ? null : proposed);
@@ -52,15 +51,13 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
 
   const inForce = useMemo(() => job.findings.filter((f) => !f.revoked), [job.findings]);
   const last = inForce.at(-1);
-  const undo = () => last && act('revoke-finding', { finding: last.id });
+  const undo = () => last && desk.waiting.length === 0 && act('revoke-finding', { finding: last.id });
   useHotkeys('u', () => void undo(), { enabled: !closed }, [last, act]);
   useHotkeys('escape', () => setPinned(null));
 
-  const record = async (answered: Answered[], stay: boolean) => {
-    const before = pinned;
-    if (!(await act('record-findings', { findings: answered }))) return;
-    // What was picked while the answer was on its way stays picked.
-    if (latest.current === before) setPinned(stay ? (answered[0]?.check ?? null) : null);
+  const record = (answered: Answered[], stay: boolean) => {
+    desk.press('record-findings', { findings: answered });
+    setPinned(stay ? (answered[0]?.check ?? null) : null);
   };
   const next = assessment?.next.find((n) => n.check === current) ?? null;
   const told = assessment !== null;
@@ -69,6 +66,21 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <CautionGate desk={desk} />
+      {desk.stalled && !desk.conflict && (
+        <Notice
+          live
+          title={`${desk.waiting.length} of your answers ${desk.waiting.length === 1 ? 'is' : 'are'} not saved.`}
+        >
+          <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
+            <Button size="small" variant="contained" onClick={desk.retry} disabled={busy}>
+              Save them now
+            </Button>
+            <Button size="small" onClick={desk.dismiss}>
+              Leave them out
+            </Button>
+          </Box>
+        </Notice>
+      )}
       {finished && (
         <Notice title={`Cause proved: ${job.proved.map(faultLabel).join(', ')}.`}>
           <Typography variant="body2">
@@ -124,7 +136,6 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
               checkId={current}
               next={next}
               proposed={current === proposed}
-              busy={busy}
               onRecord={record}
               onLeave={() => setPinned(null)}
             />
@@ -144,12 +155,12 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
           )}
           <FindingLog
             job={job}
-            odds={odds}
-            onRevoke={closed ? null : (id) => void act('revoke-finding', { finding: id })}
+            odds={assessment}
+            onRevoke={closed || desk.waiting.length > 0 ? null : (id) => void act('revoke-finding', { finding: id })}
           />
           {!closed && (
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-              <Button onClick={undo} disabled={busy || !last} size="small">
+              <Button onClick={undo} disabled={busy || desk.waiting.length > 0 || !last} size="small">
                 Undo last &nbsp;<Key>u</Key>
               </Button>
               {!finished && (
@@ -168,7 +179,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
         </Box>
         <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
           {odds ? (
-            <FaultList job={job} odds={odds} fresh={fresh} station={station} onStation={onStation} />
+            <FaultList job={job} odds={odds} fresh={assessment !== null} station={station} onStation={onStation} />
           ) : (
             !desk.problem && <OddsToCome />
           )}

@@ -35,6 +35,7 @@ export interface Doing {
   how: string[];
   minutes: number;
   cautions: string[];
+  power: Check['power'];
   aspects: Aspect[];
   repairs: string | null;
 }
@@ -63,6 +64,7 @@ export function doingOf(kindId: string, id: string): Doing | null {
         'Is the complaint gone?',
       ],
       minutes: fault.repair.minutes,
+      power: fault.repair.power ? 'yes' : 'no',
       cautions: [
         ...new Set([...repairCautions(kindId, [fault.id]), ...(fault.repair.power ? spinCautions(kindId) : [])]),
       ],

@@ -20,10 +20,26 @@ export interface JobDesk {
   conflict: { deed: string; body: Record<string, unknown>; seen: JobFacts } | null;
   /** Does one deed; true when it was done. The same content pressed twice is one deed. */
   act(deed: string, body?: Record<string, unknown>): Promise<boolean>;
+  /** Does one deed after those that were pressed before it; none is dropped, whatever is on its way. */
+  press(deed: string, body: Record<string, unknown>): void;
+  /** What was pressed and is not saved yet, in order. */
+  waiting: readonly Press[];
+  /** The first of them was not saved: nothing goes on before somebody says so. */
+  stalled: boolean;
+  /** Sends what waits again. */
+  retry(): void;
   dismiss(): void;
   /** Takes over what a deed that went another way answered. */
   take(changes: JobChanges): void;
 }
+
+/** One deed that was pressed. */
+export interface Press {
+  deed: string;
+  body: Record<string, unknown>;
+}
+
+const BREATH_MS = 15;
 
 /** One job on the screen: every write carries the version that is shown and a key of its own. */
 export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | null): JobDesk {
@@ -34,10 +50,17 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
   const pending = useRef<{ content: string; key: string } | null>(null);
   const working = useRef(false);
   const { odds, fresh, problem } = useOdds(job, told);
-  const take = useCallback(
-    (changes: JobChanges) => setJob((shown) => (changes.version >= shown.version ? { ...shown, ...changes } : shown)),
-    [],
-  );
+  const latest = useRef(initial);
+  const take = useCallback((changes: JobChanges) => {
+    if (changes.version < latest.current.version) return;
+    latest.current = { ...latest.current, ...changes };
+    setJob(latest.current);
+  }, []);
+
+  const line = useRef<Press[]>([]);
+  const [waiting, setWaiting] = useState<readonly Press[]>([]);
+  const [stalled, setStalled] = useState(false);
+  const pumping = useRef(false);
 
   const act = useCallback(
     async (deed: string, body: Record<string, unknown> = {}) => {
@@ -45,6 +68,8 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
       working.current = true;
       setBusy(true);
       setRefusal(null);
+      // As it is now: what waited in line was pressed before the last answer came.
+      const job = latest.current;
       const content = JSON.stringify([deed, body, job.version]);
       // After a lost answer the same press is sent again under the same key: it is done once.
       if (pending.current?.content !== content) pending.current = { content, key: crypto.randomUUID() };
@@ -59,31 +84,78 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
         pending.current = null;
         setConflict(null);
         take(sent.value);
+        if (line.current[0]?.deed === deed && line.current[0].body === body)
+          setWaiting((line.current = line.current.slice(1)));
         return true;
       }
       if (sent.refusal.status === 409 && sent.refusal.current) {
         setConflict({ deed, body, seen: job });
-        setJob(sent.refusal.current as JobFacts);
+        latest.current = sent.refusal.current as JobFacts;
+        setJob(latest.current);
       }
       if (sent.refusal.status !== 0) pending.current = null;
       setRefusal(sent.refusal);
       return false;
     },
-    [job, take],
+    [take],
   );
+  const pump = useCallback(async () => {
+    if (pumping.current) return;
+    pumping.current = true;
+    setStalled(false);
+    while (line.current[0]) {
+      // Another deed is on its way: this one is next.
+      if (working.current) {
+        await new Promise((done) => setTimeout(done, BREATH_MS));
+        continue;
+      }
+      if (await act(line.current[0].deed, line.current[0].body)) continue;
+      setStalled(line.current.length > 0);
+      break;
+    }
+    pumping.current = false;
+  }, [act]);
+  const press = useCallback(
+    (deed: string, body: Record<string, unknown>) => {
+      setWaiting((line.current = [...line.current, { deed, body }]));
+      void pump();
+    },
+    [pump],
+  );
+  // Done by another way, such as "it still holds": those behind it go on.
+  useEffect(() => {
+    if (stalled && !refusal && !busy) void pump();
+  }, [stalled, refusal, busy, pump]);
   // What somebody does at another bench is seen here at once; what is typed here stays.
   useLive(async (concerns) => {
     if (!concerns(job.id) || working.current) return;
     const response = await fetch(`/api/v1/jobs/${job.id}/facts`).catch(() => null);
     if (!response?.ok || working.current) return;
     const now = (await response.json()) as JobFacts;
-    setJob((shown) => (now.version > shown.version ? now : shown));
+    take(now);
   });
   const dismiss = useCallback(() => {
     setRefusal(null);
     setConflict(null);
+    setWaiting((line.current = []));
+    setStalled(false);
   }, []);
-  return { job, odds, fresh, problem, busy, refusal, conflict, act, dismiss, take };
+  return {
+    job,
+    odds,
+    fresh,
+    problem,
+    busy,
+    refusal,
+    conflict,
+    waiting,
+    stalled,
+    act,
+    press,
+    retry: () => void pump(),
+    dismiss,
+    take,
+  };
 }
 
 const AGAIN_MS = 1500;
