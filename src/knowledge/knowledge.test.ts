@@ -134,7 +134,6 @@ describe('an upright with a motor in the head', () => {
   test('supply at the head but no motion leads to the tilt switch', () => {
     const answers: Answer[] = [
       { check: 'finger-turn', outcome: 'normal-drag' },
-      { check: 'brush-switch-position', outcome: 'on' },
       { check: 'run-seconds', outcome: 'roll-none' },
       { check: 'head-socket-volts', value: 117, condition: 'roll-on' },
     ];
@@ -160,6 +159,26 @@ describe('an upright with a motor in the head', () => {
     );
     expect(of(result, 'tilt-switch-failed').probability).toBeLessThan(0.1);
     expect(of(result, 'handle-brush-switch-failed').probability).toBeGreaterThan(0.15);
+  });
+
+  test('a check that asks for the brush switch to be on has set it: a dark lamp or no volts do not speak of a switch that is off', () => {
+    for (const answer of [
+      { check: 'head-lamp-look', outcome: 'lamp-dark' },
+      { check: 'head-socket-volts', value: 5, condition: 'roll-on' },
+      { check: 'head-socket-volts', value: 118, condition: 'roll-on' },
+    ]) {
+      const free = { check: 'finger-turn', outcome: 'normal-drag' };
+      const { faults, next } = find(K2, ['roll-not-turning'], [free, answer]);
+      const off = faults.find((f) => f.id === 'brush-switch-off')!;
+      expect(off.probability).toBeLessThan(0.03);
+      expect(next.map((n) => n.check)).not.toContain('brush-switch-position');
+    }
+    // Looked at by itself and found off, it is off.
+    const seen = [
+      { check: 'head-lamp-look', outcome: 'lamp-dark' },
+      { check: 'brush-switch-position', outcome: 'off' },
+    ];
+    expect(find(K2, ['roll-not-turning'], seen).proved).toEqual(['brush-switch-off']);
   });
 
   test('a ghost with the roll switched off says nothing', () => {

@@ -107,6 +107,8 @@ export interface Aspect {
   leak?: Record<string, number>;
   /** A caution that, seen on arrival, counts as some abnormal outcome until the check itself is made. */
   impliedBy?: string;
+  /** What is so once it was looked at, because that makes it so: `check=outcome` (a switch that is to be on for it). */
+  sets?: string[];
   /** The aspect says nothing about any fault (a ghost with the roll off is normal); kept for the record. */
   neutral?: true;
 }

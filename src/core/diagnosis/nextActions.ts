@@ -7,7 +7,7 @@ import { isTurnedFree } from './rules';
 import { exactCourse, type ExactInput } from './exactCourse';
 import type { Prover, WeightedSet } from './finishingCourse';
 import type { Check } from './knowledge';
-import { aspectOf, checkById } from './observe';
+import { aspectOf, checkById, setBy } from './observe';
 import { rankActions, type Action, type RankedAction } from './rankActions';
 
 /** Below this a repair on suspicion is not put forward. Common practice, no source. */
@@ -50,13 +50,14 @@ export function nextActions(
 ): { next: NextAction[]; minutesToGo: number } {
   const { kind } = compiled;
   const costs = courseCosts(kind, compiled.faults, open);
-  const answered = new Set(
-    input.answers.map((a) => {
+  const answered = new Set([
+    ...setBy(compiled, input.answers).map(({ check, aspect }) => `${check.id}/${aspect.id}`),
+    ...input.answers.map((a) => {
       if (repairedFault(a.check) !== null) return a.check;
       const check = checkById(compiled, a.check);
       return `${check.id}/${aspectOf(check, a)!.id}`;
     }),
-  );
+  ]);
   const heldBack = holdsBack(compiled, input.answers, cautions);
   const found: Candidate[] = [];
   const provers: Prover[] = [];

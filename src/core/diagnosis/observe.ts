@@ -54,6 +54,12 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
     const share = 1 / likelihood.reduce((a, b) => a + b, 0);
     if (sure && share > 0.95) for (const id of sure.proves ?? []) if (compiled.faultIndex.has(id)) proved.add(id);
   }
+  for (const { check, aspect, outcome } of setBy(compiled, input.answers))
+    add(
+      `${check.id}/${aspect.id}`,
+      `${check.id}=${outcome}`,
+      aspect.outcomes.map((o) => (o.id === outcome ? 1 : 0)),
+    );
   // What was seen on arrival counts as some sign until the check itself is made.
   const made = new Set(input.answers.map((a) => a.check));
   for (const { id, check, aspect } of compiled.findings)
@@ -64,6 +70,19 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
         aspect.outcomes.map((_, k) => (k === 0 ? 0 : 1)),
       );
   return { observations, proved, labels };
+}
+
+/** What the checks that were answered have made so, unless it was looked at by itself. */
+export function setBy(compiled: CompiledKind, answers: readonly Answer[]) {
+  const made = new Set(answers.map((a) => a.check));
+  const asked = answers.filter((a) => repairedFault(a.check) === null);
+  const set = new Set(asked.flatMap((a) => aspectOf(checkById(compiled, a.check), a)?.sets ?? []));
+  return [...set].flatMap((what) => {
+    const [id, outcome] = what.split('=') as [string, string];
+    const check = compiled.checks.find((c) => c.id === id);
+    const aspect = check?.aspects.find((a) => a.outcomes.some((o) => o.id === outcome));
+    return check && aspect && !made.has(id) ? [{ check, aspect, outcome }] : [];
+  });
 }
 
 function labelOf(check: Check, answer: Answer): string {

@@ -59,6 +59,12 @@ export function problemsIn(knowledge: Knowledge, raisedElsewhere: readonly strin
       } catch {
         say(at(`check ${check.id} needs access ${check.access}, which is not there`));
       }
+      for (const what of check.aspects.flatMap((a) => a.sets ?? [])) {
+        const [id, outcome] = what.split('=');
+        const set = knowledge.checks.find((c) => c.id === id);
+        if (!set?.aspects.some((a) => a.outcomes.some((o) => o.id === outcome)))
+          say(at(`check ${check.id} sets ${what}, which is not there`));
+      }
       const outcomes = check.aspects.flatMap((a) => a.outcomes.map((o) => o.id));
       unique(at(`check ${check.id}: outcome`), outcomes);
       for (const aspect of check.aspects) {

@@ -71,6 +71,7 @@ export const meterChecks: CheckText[] = [
         id: 'roll-on',
         label: 'Roll on',
         condition: 'roll-on',
+        sets: ['brush-switch-position=on'],
         outcomes: [
           { id: 'supply', label: 'supply' },
           { id: 'low', label: 'low supply' },

@@ -542,6 +542,7 @@ export const outsideChecks: CheckText[] = [
       {
         id: 'lamp',
         label: 'Lamp',
+        sets: ['brush-switch-position=on'],
         outcomes: [
           { id: 'lamp-lit', label: 'lit' },
           { id: 'no-lamp', label: 'has none' },

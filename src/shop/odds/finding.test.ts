@@ -27,7 +27,6 @@ test('answers with odds, explanations, next checks and what they stand on', asyn
   const answer = await ask({
     ...dead,
     findings: [
-      { check: 'brush-switch-position', outcome: 'on' },
       { check: 'finger-turn', outcome: 'normal-drag' },
       { check: 'head-socket-volts', value: 0.117, unit: 'kV', condition: 'roll-on' },
     ],
