@@ -58,6 +58,7 @@ interface Stranger {
 /** Takes a new machine of a new customer in, at the counter; ends in Find. */
 export async function takeInStranger(page: Page, s: Stranger): Promise<void> {
   await page.goto('/take-in');
+  await settled(page);
   await page.getByLabel('New machine').check();
   await page.getByRole('combobox', { name: 'Model' }).click();
   await page.getByRole('option', { name: s.model }).click();

@@ -196,7 +196,7 @@ export function stranger(model: number, text = 'It squeals.', key: string = rand
 /** What must belong to a job that is there, or the job is a half one. */
 export const HALF_JOBS = `
   select job.id from job
-  where not exists (select 1 from job_complaint where job_id = job.id)
+  where (visit = '' and not exists (select 1 from job_complaint where job_id = job.id))
      or not exists (select 1 from timeline where job_id = job.id and what = 'taken-in')
   union all
   select machine.id from machine where not exists (select 1 from customer where id = machine.customer_id)

@@ -61,6 +61,7 @@ export function assemble(parts: {
   repairCautions: Record<string, string[]>;
   /** Fault → what its repair owes. */
   owedProofs: Record<string, OwedProof[]>;
+  oneState: string[][];
 }): Knowledge {
   const { books } = parts;
   const ids = (list: { id: string }[]) => new Set(list.map((x) => x.id));
@@ -78,6 +79,7 @@ export function assemble(parts: {
   return {
     kinds: books.map((b) => b.kind),
     cautions: parts.cautions,
+    oneState: parts.oneState,
     complaints: parts.complaints.map(({ onlyWith, ...complaint }) => ({
       ...complaint,
       kinds: where(

@@ -21,6 +21,7 @@ import { pathFaults } from './faults/paths';
 import { powerFaults } from './faults/power';
 import { waterFaults } from './faults/water';
 import { kindBooks } from './kinds';
+import { oneState } from './oneState';
 import { owedProofs, repairCautions } from './workCautions';
 
 /** Everything that the trade knows; a server does not start on knowledge with dead ends (`checkKnowledge`). */
@@ -48,6 +49,7 @@ export const knowledge: Knowledge = assemble({
   cautions,
   repairCautions,
   owedProofs,
+  oneState,
 });
 
 /** @throws RangeError for a kind that is not known */

@@ -91,7 +91,8 @@ describe('an upright with a dead roll, belt from the shaft', () => {
   test('the cheap turn of the roll comes first', () => {
     const { next } = find(K1, ['roll-not-turning']);
     expect(next[0]!.check).toBe('finger-turn');
-    expect(next[0]!.saving).toBeGreaterThan(0);
+    // It takes seconds and costs next to nothing on the way.
+    expect(next[0]!.total - Math.min(...next.map((n) => n.total))).toBeLessThan(0.5);
   });
 
   test('no drag points to the belt, the sole plate proves it', () => {

@@ -9,6 +9,9 @@ import { nextActions } from './nextActions';
 import { posterior } from './posterior';
 import { readingOdds } from './readingOdds';
 
+/** Odds that differ by less are the same. */
+const SAME_ODDS = 1e-9;
+
 /**
  * Everything that Find shows, from what is known of one machine: odds of every fault, the sets of faults that explain
  * the findings, the next actions by their worth, what is proved, what is held back and why.
@@ -50,7 +53,10 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
       }))
       .sort(
         (a, b) =>
-          Number(b.proved) - Number(a.proved) || Number(b.suspect) - Number(a.suspect) || b.probability - a.probability,
+          Number(b.proved) - Number(a.proved) ||
+          Number(b.suspect) - Number(a.suspect) ||
+          // What rounding alone tells apart stands in the order of the book.
+          Math.round((b.probability - a.probability) / SAME_ODDS),
       ),
     explanations: sets.list
       .filter((s) => s.probability > 0.005)

@@ -164,6 +164,9 @@ function buildSkeleton(knowledge: Knowledge, kind: Kind, dropped: ReadonlySet<st
       }),
     })),
     findings: nodes,
+    exclusive: knowledge.oneState
+      .map((states) => states.flatMap((id) => faultIndex.get(id) ?? []))
+      .filter((states) => states.length > 1),
   };
   return {
     kind,

@@ -1,6 +1,7 @@
 import TinyQueue from 'tinyqueue';
 import { foldFinding } from './foldFindings';
-import type { Network, Observation, Pins } from './network';
+import { excluded, type Network, type Observation, type Pins } from './network';
+import { posterior } from './posterior';
 import { seededRandom } from './seededRandom';
 
 const HASH_SPACE = 2 ** 52;
@@ -50,11 +51,13 @@ interface Expanded extends Scored {
 export function explanations(
   network: Network,
   observations: Observation[],
-  pins: Pins,
+  givenPins: Pins,
   logEvidence: number,
   { enough = 0.99, most = 250 }: { enough?: number; most?: number } = {},
 ): Explanations {
   const n = network.faults.length;
+  const { pins, groups } = excluded(network, givenPins);
+  const rivals = new Map(groups.flatMap((g) => g.map((i) => [i, new Set(g.filter((j) => j !== i))] as const)));
   const wide = observations
     .map((o) => foldFinding(network.findings[o.finding]!, o))
     .filter((f) => f.weights.length > 1);
@@ -64,13 +67,12 @@ export function explanations(
 
   // Factor of each fault's presence from the findings that came out normal.
   const freeLog = new Float64Array(n);
-  let constant = 0;
-  for (const f of narrow) {
-    constant += Math.log(f.weights[0]! * f.leak[0]!);
-    for (const e of f.effects) freeLog[e.fault]! += Math.log(e.levels[0]!);
-  }
+  for (const f of narrow) for (const e of f.effects) freeLog[e.fault]! += Math.log(e.levels[0]!);
   const isCandidate = new Uint8Array(n);
   for (const f of wide) for (const e of f.effects) isCandidate[e.fault] = 1;
+  pins.forEach((present, i) => {
+    if (present) isCandidate[i] = 1;
+  });
   for (let changed = true; changed;) {
     changed = false;
     network.faults.forEach((fault, i) => {
@@ -80,20 +82,22 @@ export function explanations(
         changed = true;
       }
     });
+    // Of an exclusive set all are weighed together.
+    for (const group of groups)
+      if (group.some((i) => isCandidate[i]) && group.some((i) => !isCandidate[i])) {
+        for (const i of group) isCandidate[i] = 1;
+        changed = true;
+      }
   }
-  pins.forEach((present, i) => {
-    if (present) isCandidate[i] = 1;
-  });
   const candidates = [...isCandidate.keys()].filter((i) => isCandidate[i]);
 
   // Faults outside the candidates sum out: their part is the same for every set.
-  let outside = constant;
-  for (let i = 0; i < n; i++) {
-    if (isCandidate[i]) continue;
-    const p = pins.get(i) === false ? 0 : network.faults[i]!.prior;
-    // A pinned-absent fault keeps only the factor of its absence, as in `posterior`.
-    outside += Math.log(1 - network.faults[i]!.prior + p * Math.exp(freeLog[i]!));
-  }
+  const outside = outsideLog(
+    network,
+    observations.filter((o) => foldFinding(network.findings[o.finding]!, o).weights.length === 1),
+    pins,
+    isCandidate,
+  );
 
   const offsets: number[] = [];
   let width = 0;
@@ -207,6 +211,8 @@ export function explanations(
     if (covered >= enough) break;
     for (const i of candidates) {
       if (pins.get(i) === false || node.faults.includes(i)) continue;
+      const others = rivals.get(i);
+      if (others && node.faults.some((f) => others.has(f))) continue;
       const hash = (node.hash + mark[i]!) % HASH_SPACE;
       if (seen.has(hash)) continue;
       seen.add(hash);
@@ -224,6 +230,29 @@ export function explanations(
     .map((f) => ({ faults: f.faults, probability: Math.exp(f.log - reference) }))
     .filter((f) => f.probability > 0);
   return { list, covered: Number.isNaN(logEvidence) ? NaN : Math.min(1, covered), candidates };
+}
+
+/** log P(what came out normal, over the faults that are no candidates), summed over all their sets. */
+function outsideLog(network: Network, normal: Observation[], pins: Pins, isCandidate: Uint8Array): number {
+  const place = new Map<number, number>();
+  network.faults.forEach((_, i) => {
+    if (!isCandidate[i]) place.set(i, place.size);
+  });
+  const here = <T extends { fault: number }>(list: readonly T[]) =>
+    list.flatMap((x) => (place.has(x.fault) ? [{ ...x, fault: place.get(x.fault)! }] : []));
+  const rest: Network = {
+    faults: [...place.keys()].map((i) => ({ ...network.faults[i]!, causes: here(network.faults[i]!.causes) })),
+    findings: normal.map((o) => {
+      const node = network.findings[o.finding]!;
+      return { ...node, effects: here(node.effects) };
+    }),
+    exclusive: (network.exclusive ?? [])
+      .filter((g) => g.every((i) => place.has(i)))
+      .map((g) => g.map((i) => place.get(i)!)),
+  };
+  const observed = normal.map((o, finding) => ({ ...o, finding }));
+  const known = new Map([...pins].flatMap(([i, there]) => (place.has(i) ? [[place.get(i)!, there] as const] : [])));
+  return posterior(rest, observed, known).logEvidence;
 }
 
 function total(values: Float64Array): number {

@@ -24,6 +24,7 @@ export function faultGivenCauses(network: Network, i: number, isPresent: (fault:
 /** Natural logarithm of P(exactly these faults, and these findings); -Infinity when impossible. */
 export function logJoint(network: Network, observations: Observation[], present: ReadonlySet<number>): number {
   const isPresent = (f: number) => present.has(f);
+  if (network.exclusive?.some((g) => g.filter(isPresent).length > 1)) return -Infinity;
   let log = 0;
   for (let i = 0; i < network.faults.length; i++) {
     const p = faultGivenCauses(network, i, isPresent);

@@ -215,6 +215,8 @@ export interface Knowledge {
   checks: Check[];
   faults: Fault[];
   cautions: Caution[];
+  /** Faults that are states of one part: at most one of each list is there. */
+  oneState: string[][];
 }
 
 /** "Plug out", in the words of a machine that has no plug, and the caution that goes with it. */

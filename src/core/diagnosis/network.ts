@@ -10,6 +10,8 @@ export interface Network {
   /** In any order; `causes` may name any other fault, without circles. */
   faults: FaultNode[];
   findings: FindingNode[];
+  /** Sets of faults of which at most one is there: one part in one state. No fault is in two of them. */
+  exclusive?: readonly (readonly number[])[];
 }
 
 export interface FaultNode {
@@ -46,6 +48,22 @@ export class ImpossibleEvidenceError extends Error {
     super('These findings cannot all be true of this kind of machine: take one back.');
     this.name = 'ImpossibleEvidenceError';
   }
+}
+
+/**
+ * What exclusion leaves to be reckoned: where one of a set is known to be there the others are not; of the rest at most one
+ * is. Two that are both known to be there stay (both were seen).
+ */
+export function excluded(network: Network, pins: Pins): { pins: Pins; groups: number[][] } {
+  if (!network.exclusive?.length) return { pins, groups: [] };
+  const all = new Map(pins);
+  const groups: number[][] = [];
+  for (const group of network.exclusive) {
+    const open = group.filter((i) => !pins.has(i));
+    if (group.some((i) => pins.get(i) === true)) for (const i of open) all.set(i, false);
+    else if (open.length > 1) groups.push(open);
+  }
+  return { pins: all, groups };
 }
 
 /**

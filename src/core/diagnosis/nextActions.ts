@@ -20,7 +20,7 @@ const SHOWS_SURELY = 0.5;
 const SAME_MINUTES = 1;
 const SAME_PART = 0.07;
 /** A look is as good only if its answer alone saves at least this part of its minutes. */
-const SPEAKS = 0.3;
+const SPEAKS = 0.5;
 const MUCH_QUICKER = 0.5;
 /** Where every course was tried, the quicker one may cost no more than this, in minutes. */
 const NEAR_MINUTES = 0.4;

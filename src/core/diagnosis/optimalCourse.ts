@@ -49,6 +49,7 @@ export function smallKind(knowledge: Knowledge, kind: Kind, complaint: string): 
   return {
     kinds: [kind],
     cautions: knowledge.cautions,
+    oneState: knowledge.oneState,
     complaints: knowledge.complaints.filter((c) => c.id === complaint),
     checks,
     faults: causes,

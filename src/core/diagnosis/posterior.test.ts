@@ -44,6 +44,65 @@ describe('posterior against enumeration of all fault sets', () => {
     );
   });
 
+  test('with sets of faults of which at most one is there: odds, evidence and explanations', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e6 }), fc.integer({ min: 3, max: 9 }), (seed, n) => {
+        const made = randomNetwork(seed, { faults: n, findings: 6, density: 0.5, causes: 0.3 });
+        const exclusive = [
+          [0, 1],
+          [2, 3, 4],
+        ]
+          .map((g) => g.filter((i) => i < n))
+          .filter((g) => g.length > 1)
+          // One part's state does not bring on another of its states.
+          .filter((g) => g.every((i) => made.network.faults[i]!.causes.every((c) => !g.includes(c.fault))));
+        const network = { ...made.network, exclusive };
+        for (const pins of [new Map<number, boolean>(), new Map([[2, true]]), new Map([[0, false]])]) {
+          const exact = enumerate(network, made.observations, pins);
+          const result = posterior(network, made.observations, pins);
+          result.marginals.forEach((p, i) => expect(Math.abs(p - exact.marginals[i]!)).toBeLessThan(1e-9));
+          if (pins.size === 0) expect(Math.abs(result.logEvidence - Math.log(exact.evidence))).toBeLessThan(1e-9);
+          const { list, candidates } = explanations(network, made.observations, pins, result.logEvidence, {
+            enough: 1,
+            most: 5000,
+          });
+          for (const g of exclusive)
+            for (const s of list) expect(s.faults.filter((f) => g.includes(f)).length).toBeLessThan(2);
+          const best = list[0]!;
+          const p = exact.sets
+            .filter((s) => candidates.every((c) => s.faults.includes(c) === best.faults.includes(c)))
+            .reduce((sum, s) => sum + s.p, 0);
+          expect(Math.abs(best.probability - p / exact.evidence)).toBeLessThan(1e-9);
+        }
+      }),
+      { numRuns: 150, seed: 3 },
+    );
+  });
+
+  test('two of a set that were both seen stay both; the others of the set are out', () => {
+    const { network, observations } = randomNetwork(11, { faults: 6, findings: 5, density: 0.5 });
+    const both = new Map([
+      [0, true],
+      [1, true],
+    ]);
+    const { marginals } = posterior({ ...network, exclusive: [[0, 1, 2]] }, observations, both);
+    expect([...marginals.slice(0, 3)]).toEqual([1, 1, 0]);
+  });
+
+  test('sampled, an exclusive set comes near the exact odds', () => {
+    const { network, observations } = randomNetwork(21, { faults: 9, findings: 6, density: 0.5 });
+    const apart = {
+      ...network,
+      exclusive: [
+        [0, 1, 2],
+        [5, 6],
+      ],
+    };
+    const exact = enumerate(apart, observations);
+    const sampled = samplePosterior(apart, observations, new Map(), 5);
+    sampled.marginals.forEach((p, i) => expect(Math.abs(p - exact.marginals[i]!)).toBeLessThan(0.04));
+  });
+
   test('with faults pinned as proved or as excluded', () => {
     for (let seed = 1; seed < 40; seed++) {
       const { network, observations } = randomNetwork(seed, { faults: 8, findings: 6, density: 0.5, causes: 0.3 });

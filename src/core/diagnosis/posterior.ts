@@ -1,5 +1,5 @@
 import { foldFinding, type FoldedFinding } from './foldFindings';
-import { ImpossibleEvidenceError, type Network, type Observation, type Pins } from './network';
+import { excluded, ImpossibleEvidenceError, type Network, type Observation, type Pins } from './network';
 import type { Posterior } from './posteriorResult';
 import { samplePosterior } from './samplePosterior';
 
@@ -16,7 +16,8 @@ interface Digit {
 
 interface Push {
   digit: number;
-  levels: number[];
+  /** Null: the place of one among faults of which at most one is there. */
+  levels: number[] | null;
 }
 
 /**
@@ -36,9 +37,10 @@ interface Push {
  */
 export function posterior(network: Network, observations: Observation[], pins: Pins = new Map(), seed = 1): Posterior {
   const folded = observations.map((o) => foldFinding(network.findings[o.finding]!, o));
-  const plan = planSteps(network, folded);
+  const known = excluded(network, pins);
+  const plan = planSteps(network, folded, known.groups);
   if (plan.maxStates > MAX_STATES) return samplePosterior(network, observations, pins, seed);
-  return run(network, plan, pins);
+  return run(network, plan, known.pins);
 }
 
 /** How many joint states the exact method needs at its widest point: the documented bound is MAX_STATES. */
@@ -46,6 +48,7 @@ export function statesNeeded(network: Network, observations: Observation[]): num
   return planSteps(
     network,
     observations.map((o) => foldFinding(network.findings[o.finding]!, o)),
+    excluded(network, new Map()).groups,
   ).maxStates;
 }
 
@@ -62,7 +65,7 @@ interface Plan {
   maxStates: number;
 }
 
-function planSteps(network: Network, folded: FoldedFinding[]): Plan {
+function planSteps(network: Network, folded: FoldedFinding[], groups: number[][]): Plan {
   const n = network.faults.length;
   const digits: Digit[] = [];
   const pushes: Push[][] = Array.from({ length: n }, () => []);
@@ -78,6 +81,10 @@ function planSteps(network: Network, folded: FoldedFinding[]): Plan {
       const digit = digits.push({ radix: f.weights.length, open: f.leak, weights: f.weights }) - 1;
       for (const e of f.effects) pushes[e.fault]!.push({ digit, levels: e.levels });
     }
+  }
+  for (const group of groups) {
+    const digit = digits.push({ radix: 2, open: [1, 0], weights: [1, 1] }) - 1;
+    for (const i of group) pushes[i]!.push({ digit, levels: null });
   }
   network.faults.forEach((fault, i) => {
     if (fault.causes.length === 0) return;
@@ -188,6 +195,24 @@ function push(v: Float64Array, stride: number, levels: number[]): void {
       }
 }
 
+/** The one place of an exclusive set is taken; states in which it was taken already are none (in place). */
+function take(v: Float64Array, stride: number): void {
+  for (let base = 0; base < v.length; base += 2 * stride)
+    for (let lo = base; lo < base + stride; lo++) {
+      v[lo + stride] = v[lo]!;
+      v[lo] = 0;
+    }
+}
+
+/** The adjoint of `take`. */
+function giveBack(v: Float64Array, stride: number): void {
+  for (let base = 0; base < v.length; base += 2 * stride)
+    for (let lo = base; lo < base + stride; lo++) {
+      v[lo] = v[lo + stride]!;
+      v[lo + stride] = 0;
+    }
+}
+
 /** The adjoint of `push`, for the backward pass. */
 function pull(v: Float64Array, stride: number, levels: number[]): void {
   const radix = levels.length;
@@ -242,7 +267,9 @@ function run(network: Network, plan: Plan, pins: Pins): Posterior {
     const list = pushes[i]!;
     for (let k = 0; k < list.length; k++) {
       const p = forward ? list[k]! : list[list.length - 1 - k]!;
-      (forward ? push : pull)(v, strideOf(layout, digits, p.digit), p.levels);
+      const stride = strideOf(layout, digits, p.digit);
+      if (p.levels) (forward ? push : pull)(v, stride, p.levels);
+      else (forward ? take : giveBack)(v, stride);
     }
     for (let s = 0; s < v.length; s++) v[s]! *= freeFactor[i]!;
     return v;

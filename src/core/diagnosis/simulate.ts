@@ -27,6 +27,8 @@ export function drawMachine(random: Random, compiled: CompiledKind): HiddenMachi
     const present = new Set<number>();
     for (const i of order) if (random() < faultGivenCauses(network, i, (f) => present.has(f))) present.add(i);
     if (present.size === 0) continue;
+    // One part is in one state.
+    if (network.exclusive?.some((g) => g.filter((i) => present.has(i)).length > 1)) continue;
     const said = complaints.filter((c) => {
       const { effects } = network.findings[findingIndex.get(`complaint:${c.id}`)!]!;
       return effects.some((e) => present.has(e.fault) && random() < e.levels[1]!);

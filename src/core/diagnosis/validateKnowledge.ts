@@ -110,6 +110,13 @@ export function problemsIn(knowledge: Knowledge, raisedElsewhere: readonly strin
           if (!faultIds.has(id) && !knowledge.faults.some((f) => f.id === id))
             say(at(`check ${check.id}=${outcome.id} proves ${id}, which is not there`));
   }
+  const states = knowledge.oneState.flat();
+  unique('state of a part', states);
+  for (const id of states) if (!knowledge.faults.some((f) => f.id === id)) say(`state ${id} is no fault`);
+  for (const part of knowledge.oneState)
+    for (const fault of knowledge.faults.filter((f) => part.includes(f.id)))
+      for (const c of fault.broughtOnBy ?? [])
+        if (part.includes(c.fault)) say(`${fault.id} is brought on by ${c.fault}, another state of the same part`);
   named('the bench', [...raisedElsewhere]);
   for (const fault of knowledge.faults) named(`repair of ${fault.id}`, fault.repair.cautions);
   const raised = new Set([

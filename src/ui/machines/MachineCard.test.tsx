@@ -56,6 +56,8 @@ const card: MachineCardView = {
     },
   ],
   partAgeDays: { 'toothed-belt': 400 },
+  openFaults: [],
+  scrappedOn: null,
   timeline: [
     { id: 1, at: '2030-02-01T10:00:00.000Z', what: 'note', text: 'Rang: no hurry.', job: 11, by: 'Tess Fennock' },
   ],
