@@ -304,7 +304,13 @@ const cases: Case[] = [
     'charger-failed',
     'charger-volts battery-cable-look contactor-click seat-switch-ohms wet-signs finger-turn',
   ],
-  ['scrubber-ride-on', 'leaves-water', 'tank-look=recovery-has-room squeegee-edges=edges-worn', 'squeegee-worn', null],
+  [
+    'scrubber-ride-on',
+    'leaves-water',
+    'tank-look=recovery-has-room squeegee-edges=edges-worn',
+    'squeegee-worn',
+    'lid-gasket inlets-clear',
+  ],
   [
     'scrubber-ride-on',
     'wears-one-side',
@@ -330,7 +336,7 @@ const cases: Case[] = [
     'jets-blocked',
     'jet-look solution-filter-look solution-flow pump-listen valve-position',
   ],
-  ['carpet-extractor', 'no-solution', 'pump-listen=pump-silent', 'pump-failed', null],
+  ['carpet-extractor', 'no-solution', 'pump-listen=pump-silent', 'pump-failed', 'valve-position jet-look'],
   ['robot', 'goes-in-circles', '', 'sensor-dirty', 'sensor-look'],
   ['robot', 'corners-left', '', 'side-brush-bound', 'side-brush-look'],
 ];

@@ -38,9 +38,9 @@ export interface Assessment {
   proved: string[];
   /** For each reading: which outcomes it may be, with odds in the light of everything else. */
   readings: { check: string; condition?: string | undefined; value: number; readAs: ReadAs[] }[];
-  /** Complaint → proved faults that explain it. */
-  explained: { complaint: string; by: string[] }[];
-  /** True when every complaint has a proved cause that is not itself only a symptom. */
+  /** Complaint → proved faults that explain it, and how likely it is gone when they are repaired (0 to 1). */
+  explained: { complaint: string; by: string[]; gone: number }[];
+  /** True when every complaint has a proved cause that is no mere symptom, and no look is worth its minutes any more. */
   finished: boolean;
   /** What is open after the answers so far. */
   open: string[];

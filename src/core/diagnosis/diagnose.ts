@@ -1,7 +1,10 @@
 import type { AssessInput } from './assessment';
 import type { References } from './classifyReading';
 import type { CompiledKind } from './compileKind';
+import { repairedFault } from './doing';
 import { explanations, type Explanations } from './explanations';
+import { cautionsInForce, replay } from './benchState';
+import { goneAfter, isTriedAtOnce, secondLooks, type SecondLook } from './goneAfter';
 import type { Observation } from './network';
 import { observe } from './observe';
 import { posterior } from './posterior';
@@ -17,9 +20,13 @@ export interface Diagnosis {
   pins: Map<number, true>;
   result: Posterior;
   sets: Explanations;
-  /** Complaint → proved faults that explain it. */
-  explained: { complaint: string; by: string[] }[];
+  /** Complaint → proved faults that explain it, and how likely it is gone when they are repaired. */
+  explained: { complaint: string; by: string[]; gone: number }[];
   /** Every complaint has a proved cause that is not itself only a symptom. */
+  caused: boolean;
+  /** With a cause proved: what is still worth a look because of a second one. */
+  secondLooks: SecondLook[];
+  /** Caused, and no further look is worth a comeback. */
   finished: boolean;
 }
 
@@ -32,11 +39,32 @@ export function diagnose(compiled: CompiledKind, input: AssessInput, references:
   const explained = input.complaints.map((complaint) => ({
     complaint,
     by: provedFor(compiled, proved, complaint, result.marginals),
+    gone: goneAfter(compiled, sets.list, new Set(pins.keys()), complaint),
   }));
   const rootProved = (id: string) => {
     const fault = compiled.faults[compiled.faultIndex.get(id)!]!;
     return !fault.symptom || (fault.broughtOnBy ?? []).some((c) => proved.has(c.fault));
   };
+  const caused = explained.length > 0 && explained.every((e) => e.by.some(rootProved));
+  const held = cautionsInForce(compiled, input).some((c) => compiled.rules.holdsPower.has(c));
+  const open = replay(compiled, input.answers).open;
+  const by = explained.flatMap((e) => e.by);
+  // A symptom with the cause that was found behind it is told together with it.
+  const behind = by
+    .flatMap((id) => compiled.faults[compiled.faultIndex.get(id)!]!.broughtOnBy ?? [])
+    .map((c) => c.fault);
+  const causes = [...by, ...behind.filter((id) => proved.has(id))];
+  const tried = new Set(
+    input.answers.flatMap((a) => ('outcome' in a && a.outcome === 'gone' ? (repairedFault(a.check) ?? []) : [])),
+  );
+  const looks =
+    caused && !isTriedAtOnce(compiled, input.complaints, causes, tried, open)
+      ? secondLooks(compiled, input.complaints, sets.list, new Set(pins.keys()), {
+          made: new Set(input.answers.map((a) => a.check)),
+          open,
+          allowed: (check) => !held || check.power === 'no',
+        })
+      : [];
   return {
     observations,
     labels,
@@ -45,6 +73,8 @@ export function diagnose(compiled: CompiledKind, input: AssessInput, references:
     result,
     sets,
     explained,
-    finished: explained.length > 0 && explained.every((e) => e.by.some(rootProved)),
+    caused,
+    secondLooks: looks,
+    finished: caused && looks.length === 0,
   };
 }

@@ -28,6 +28,8 @@ export interface Scene {
 
 export interface Followed {
   finished: boolean;
+  /** A fault that shows as the complaint was left in the machine. */
+  living: boolean;
   /** Of what was proved, all is really there. */
   right: boolean;
   /** The fault that stood first at the end is really there. */
@@ -96,8 +98,15 @@ export function followCourse(
     const isThere = (id: string) => machine.present.has(compiled.faultIndex.get(id)!);
     const marginals = diagnosis?.result.marginals ?? new Float64Array(0);
     const top = marginals.indexOf(Math.max(...marginals));
+    const told = new Set(proved);
+    const left = compiled.faults.filter((f, i) => machine.present.has(i) && !told.has(f.id) && !f.symptom);
     return {
       finished,
+      living: left.some((f) =>
+        f.complaints.some(
+          (c) => machine.complaints.includes(c.complaint) && c.strength !== 'never' && c.strength !== 'rarely',
+        ),
+      ),
       right: proved.every(isThere),
       topRight: machine.present.has(top),
       steps,

@@ -139,6 +139,8 @@ export interface Complaint {
   leak?: number;
   /** It is about the roll: that is turned by hand before anything is opened or run. */
   turnedByHand?: true;
+  /** A short run does not show whether it is gone. */
+  shownLate?: true;
   /** That it is gone can be shown without power. */
   shownUnpowered?: true;
 }

@@ -43,7 +43,7 @@ interface Candidate {
 export function nextActions(
   compiled: CompiledKind,
   input: AssessInput,
-  { sets, result, pins, proved }: Diagnosis,
+  { sets, result, pins, proved, secondLooks }: Diagnosis,
   open: ReadonlySet<string>,
   cautions: string[],
   ahead = true,
@@ -168,7 +168,10 @@ export function nextActions(
       heldBackBy: c.held,
     };
   });
-  const { rows: sorted, behind } = enablersFirst(compiled, turnFirst(compiled, input, rows));
+  const { rows: sorted, behind } = enablersFirst(
+    compiled,
+    secondLooks.length > 0 ? secondFirst(secondLooks, rows) : turnFirst(compiled, input, rows),
+  );
   const free = sorted.filter((r) => r.heldBackBy.length === 0);
   const first = free[0];
   const same = first ? Math.max(SAME_MINUTES, SAME_PART * first.total) : 0;
@@ -240,6 +243,16 @@ function turnFirst(compiled: CompiledKind, { complaints }: AssessInput, rows: Ne
   if (!isTurned) return rows;
   const total = Math.min(turn.total, best.total + turn.minutes);
   return [{ ...turn, total, saving: turn.saving + turn.total - total }, ...rows.filter((r) => r !== turn)];
+}
+
+/** A cause is proved: what is looked at next is what a second one would show at, by what it spares of a comeback. */
+function secondFirst(looks: Diagnosis['secondLooks'], rows: NextAction[]): NextAction[] {
+  const best = Math.min(...rows.map((r) => r.total));
+  const first = looks.flatMap((look, i) => {
+    const row = rows.find((r) => r.check === look.check);
+    return row ? [{ ...row, saving: look.gain, informs: look.gain, total: best + i / 1000 }] : [];
+  });
+  return [...first, ...rows.filter((r) => !first.some((f) => f.check === r.check))];
 }
 
 /** When the best of all waits only for the roll to be turned by hand, turning it is the next step, with that behind it. */

@@ -187,6 +187,17 @@ export class ReadingOddsDto {
   readAs!: ReadAsDto[];
 }
 
+export class ExplainedDto {
+  @IsString()
+  complaint!: string;
+  /** Proved faults that account for it. */
+  @IsString({ each: true })
+  by!: string[];
+  /** How likely it is gone when they are repaired, 0 to 1. */
+  @IsNumber()
+  gone!: number;
+}
+
 export class FindingAnswerDto {
   @Nested(() => FaultOddsDto, { each: true })
   faults!: FaultOddsDto[];
@@ -198,6 +209,8 @@ export class FindingAnswerDto {
   readings!: ReadingOddsDto[];
   @IsString({ each: true })
   proved!: string[];
+  @Nested(() => ExplainedDto, { each: true })
+  explained!: ExplainedDto[];
   @IsBoolean()
   finished!: boolean;
   @IsNumber()

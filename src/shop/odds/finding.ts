@@ -34,14 +34,26 @@ export async function finding(request: FindingRequestDto): Promise<FindingAnswer
     request.modelId ?? null,
   );
   if (!assessment) throw new ProblemError(400, problem!);
-  const { faults, explanations, next, readings, proved, finished, minutesSpent, minutesToGo, cautions, basis } =
-    assessment;
+  const {
+    faults,
+    explanations,
+    next,
+    readings,
+    proved,
+    explained,
+    finished,
+    minutesSpent,
+    minutesToGo,
+    cautions,
+    basis,
+  } = assessment;
   return Object.assign(new FindingAnswerDto(), {
     faults,
     explanations,
     next,
     readings,
     proved,
+    explained,
     finished,
     minutesSpent,
     minutesToGo,

@@ -8,7 +8,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { repairedFault } from '@/core/diagnosis/doing';
 import { proposedStep } from '@/core/diagnosis/finderCase';
 import type { JobDesk } from '../job/useJob';
-import { faultLabel, faultOf, heldPower } from '../job/labels';
+import { heldPower } from '../job/labels';
 import { Key } from '../parts/Key';
 import { Notice } from '../parts/Notice';
 import { useKeptText } from '../parts/useKeptText';
@@ -17,6 +17,7 @@ import { CautionGate } from '../job/CautionGate';
 import { FaultList } from './FaultList';
 import { FindingLog } from './FindingLog';
 import { OtherChecks } from './OtherChecks';
+import { Proved } from './Proved';
 import { OddsToCome, Reckoning } from './Reckoning';
 import { SameWorth } from './SameWorth';
 import { withWaiting } from './withWaiting';
@@ -81,19 +82,8 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
           </Box>
         </Notice>
       )}
-      {finished && (
-        <Notice title={`Cause proved: ${job.proved.map(faultLabel).join(', ')}.`}>
-          <Typography variant="body2">
-            {job.proved.map((id) => faultOf(id)?.repair.label).join('; ')}.{' '}
-            {held && `It is not run before it is made safe: ${held}. `}Anything else found open on the way is worth a
-            look before it is closed.
-          </Typography>
-          {!closed && (
-            <Button variant="contained" onClick={onDone} disabled={busy} sx={{ mt: 1 }}>
-              To Fit
-            </Button>
-          )}
-        </Notice>
+      {assessment && (
+        <Proved job={job} odds={assessment} next={proposed} disabled={busy} onDone={closed ? null : onDone} />
       )}
       <Box
         sx={{

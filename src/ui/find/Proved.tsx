@@ -1,0 +1,44 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { AssessmentView } from '@/shop/finding/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
+import { complaintLabel, doingOf, faultLabel, faultOf, heldPower } from '../job/labels';
+import { Notice } from '../parts/Notice';
+import { percent } from '../parts/Reading';
+
+interface Props {
+  job: JobFacts;
+  odds: AssessmentView;
+  /** What is put forward next, when the finding is not at its end. */
+  next: string | null;
+  disabled: boolean;
+  onDone: (() => void) | null;
+}
+
+/** What is proved, how surely the complaint is gone with it, and whether a second cause is still worth a look. */
+export function Proved({ job, odds, next, disabled, onDone }: Props) {
+  const causes = [...new Set(odds.explained.flatMap((e) => e.by))];
+  if (causes.length === 0 || odds.explained.some((e) => e.by.length === 0)) return null;
+  const held = heldPower(job);
+  const least = odds.explained.reduce((a, b) => (b.gone < a.gone ? b : a));
+  const gone = `After that “${complaintLabel(least.complaint).toLowerCase()}” is gone with ${percent(least.gone)}`;
+  const look = next ? doingOf(job.machine.kind, next) : null;
+  const bystanders = job.proved.filter((id) => !causes.includes(id));
+  return (
+    <Notice title={`Cause proved: ${causes.map(faultLabel).join(', ')}.`}>
+      <Typography variant="body2">
+        {causes.map((id) => faultOf(id)?.repair.label).join('; ')}. {gone}
+        {odds.finished ? '.' : look ? `: “${look.label}” is worth its minutes before it is closed.` : '.'}
+        {bystanders.length > 0 && ` Also found: ${bystanders.map(faultLabel).join(', ').toLowerCase()}.`}
+        {held && ` It is not run before it is made safe: ${held}.`}
+      </Typography>
+      {onDone && (
+        <Button variant={odds.finished ? 'contained' : 'outlined'} onClick={onDone} disabled={disabled} sx={{ mt: 1 }}>
+          To Fit
+        </Button>
+      )}
+    </Notice>
+  );
+}
