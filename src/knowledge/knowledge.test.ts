@@ -221,6 +221,39 @@ describe('cautions', () => {
     expect(cleared.next.find((n) => n.check === 'run-seconds')!.heldBackBy).toEqual([]);
   });
 
+  test('several signs of water are seen at once, and each speaks for it', () => {
+    const smell = ['bad-smell'];
+    const seen = (...outcomes: string[]) =>
+      of(
+        find(
+          K2,
+          smell,
+          outcomes.map((outcome) => ({ check: 'wet-signs', outcome })),
+        ),
+        'water-in-head',
+      ).probability;
+    expect(seen('mud')).toBeGreaterThan(seen());
+    expect(seen('mud', 'rust')).toBeGreaterThan(seen('mud'));
+    expect(seen('mud', 'rust', 'mildew')).toBeGreaterThan(0.95);
+    expect(seen('no-mud', 'no-rust', 'no-mildew')).toBeLessThan(seen());
+  });
+
+  test('a danger is not freed by another cause: mud keeps water in the head likely whatever else is found', () => {
+    const mud = { check: 'wet-signs', outcome: 'mud' };
+    const alone = of(find(K2, ['roll-not-turning'], [mud]), 'water-in-head').probability;
+    for (const outcome of ['belt-missing', 'hair-much', 'object']) {
+      const found = find(K2, ['roll-not-turning'], [mud, { check: 'sole-plate-look', outcome }]);
+      expect(found.proved).toHaveLength(1);
+      expect(of(found, 'water-in-head').probability).toBeGreaterThan(0.95 * alone);
+    }
+    // Without a sign of water it is explained away like anything else.
+    const dry = (answers: Answer[]) => of(find(K2, ['roll-not-turning'], answers), 'water-in-head').probability;
+    expect(dry([{ check: 'sole-plate-look', outcome: 'belt-missing' }])).toBeLessThan(0.9 * dry([]));
+    // Measured sound it is less likely: what is measured of itself counts.
+    const sound = { check: 'motor-winding-ohms', condition: 'frame', value: 5e8 };
+    expect(of(find(K2, ['roll-not-turning'], [mud, sound]), 'water-in-head').probability).toBeLessThan(alone);
+  });
+
   test('a burning smell holds back power; so does a roll that nobody has turned', () => {
     const burnt = find(K1, ['burning-smell']).next.find((n) => n.check === 'run-seconds')!;
     expect(burnt.heldBackBy).toEqual(['burnt-smell', 'roll-free-before-power']);

@@ -2,6 +2,7 @@ import type { Assessment, AssessInput } from './assessment';
 import { cautionsInForce, replay } from './benchState';
 import { referencesOf } from './classifyReading';
 import { compileKind } from './compileKind';
+import { dangerFloor } from './dangerFloor';
 import { diagnose } from './diagnose';
 import { evidenceFor } from './evidenceFor';
 import type { Knowledge } from './knowledge';
@@ -34,12 +35,13 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
       : evidenceFor(compiled.network, observations, new Map(), posterior(compiled.network, observations).marginals);
   const state = replay(compiled, input.answers);
   const cautions = cautionsInForce(compiled, input);
+  const floor = dangerFloor(compiled, diagnosis, cautions);
   const course = nextActions(compiled, input, diagnosis, state.open, cautions);
   return {
     faults: compiled.faults
       .map((fault, i) => ({
         id: fault.id,
-        probability: result.marginals[i]!,
+        probability: Math.max(result.marginals[i]!, floor.get(i) ?? 0),
         prior: compiled.network.faults[i]!.prior,
         proved: proved.has(fault.id),
         suspect:

@@ -161,6 +161,8 @@ export interface Fault {
   kinds: Record<string, { station: string; common: Commonness; afterRepair?: Commonness; fromAgeYears?: number }>;
   complaints: { complaint: string; strength: Strength; kinds?: string[] }[];
   shows: Show[];
+  /** A caution under which this fault is a danger: while that is in force nothing else that was found makes it unlikely. */
+  danger?: string;
   /** It never comes by itself: proved, it still has a cause to be found (a tripped breaker, an open cut-out). */
   symptom?: true;
   /** Faults that bring this one on. */

@@ -7,6 +7,7 @@ import { up as gauges } from './005_gauges';
 import { up as pace } from './006_pace';
 import { up as honest } from './007_honest';
 import { up as book } from './008_book';
+import { up as signs } from './009_signs';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -18,6 +19,7 @@ export const steps: Record<string, string> = {
   '006_pace': pace,
   '007_honest': honest,
   '008_book': book,
+  '009_signs': signs,
 };
 
 /** Migrations as a static map: no files are read when they run. */

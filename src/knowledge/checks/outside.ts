@@ -296,17 +296,43 @@ export const outsideChecks: CheckText[] = [
     power: 'no',
     cautions: ['mould-dust'],
     aspects: [
+      // One by one: several are seen at once, and each speaks for itself.
       {
-        id: 'water',
-        label: 'Water',
+        id: 'mud',
+        label: 'Mud',
         impliedBy: 'wet-signs',
         outcomes: [
-          { id: 'none', label: 'none' },
-          { id: 'swollen-filter', label: 'swollen filter', raises: ['wet-signs'] },
-          { id: 'rust', label: 'rust', raises: ['wet-signs'] },
-          { id: 'mildew', label: 'mildew', raises: ['wet-signs', 'mould-dust'] },
+          { id: 'no-mud', label: 'no mud' },
           { id: 'mud', label: 'mud', raises: ['wet-signs'] },
         ],
+        leak: { mud: 0.006 },
+      },
+      {
+        id: 'rust',
+        label: 'Rust',
+        outcomes: [
+          { id: 'no-rust', label: 'no rust' },
+          { id: 'rust', label: 'rust', raises: ['wet-signs'] },
+        ],
+        leak: { rust: 0.01 },
+      },
+      {
+        id: 'mildew',
+        label: 'Mildew',
+        outcomes: [
+          { id: 'no-mildew', label: 'no mildew' },
+          { id: 'mildew', label: 'mildew', raises: ['wet-signs', 'mould-dust'] },
+        ],
+        leak: { mildew: 0.006 },
+      },
+      {
+        id: 'filter',
+        label: 'Filter',
+        outcomes: [
+          { id: 'filter-flat', label: 'filter flat' },
+          { id: 'filter-swollen', label: 'filter swollen', raises: ['wet-signs'] },
+        ],
+        leak: { 'filter-swollen': 0.006 },
       },
     ],
   },

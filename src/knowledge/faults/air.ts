@@ -225,7 +225,7 @@ export const airFaults: FaultText[] = [
     shows: [
       { check: 'filter-look', outcome: 'filter-disintegrated', strength: 'usually' },
       { check: 'filter-look', outcome: 'filter-torn', strength: 'rarely' },
-      { check: 'wet-signs', outcome: 'swollen-filter', strength: 'sometimes' },
+      { check: 'wet-signs', outcome: 'filter-swollen', strength: 'sometimes' },
     ],
     repair: {
       label: 'Fit a new filter, clean the motor inlet',

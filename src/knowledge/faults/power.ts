@@ -395,6 +395,7 @@ export const powerFaults: FaultText[] = [
   {
     id: 'water-in-head',
     label: 'Water in the head',
+    danger: 'wet-signs',
     complaints: [
       { complaint: 'burning-smell', strength: 'often' },
       { complaint: 'trips-house-breaker', strength: 'often' },
@@ -404,9 +405,9 @@ export const powerFaults: FaultText[] = [
     shows: [
       { check: 'brush-motor-turn', outcome: 'brush-motor-rough', strength: 'sometimes' },
       { check: 'plug-ohms', outcome: 'insulation-leaky', strength: 'sometimes' },
-      { check: 'wet-signs', outcome: 'rust', strength: 'sometimes' },
-      { check: 'wet-signs', outcome: 'mildew', strength: 'sometimes' },
-      { check: 'wet-signs', outcome: 'mud', strength: 'sometimes' },
+      { check: 'wet-signs', outcome: 'rust', strength: 'often' },
+      { check: 'wet-signs', outcome: 'mildew', strength: 'often' },
+      { check: 'wet-signs', outcome: 'mud', strength: 'often' },
       { check: 'motor-winding-ohms', condition: 'frame', outcome: 'frame-leaky', strength: 'often' },
       { check: 'finger-turn', outcome: 'stiff', strength: 'sometimes' },
       { check: 'bearing-feel', outcome: 'bearing-rough', strength: 'often' },

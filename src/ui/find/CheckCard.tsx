@@ -202,10 +202,17 @@ function Why({ job, doing, next }: { job: JobFacts; doing: Doing; next: Assessme
     const special = outcomes.filter((o) => !normal.has(o));
     if (special.length === 0 && outcomes.length > 1) return 'nothing special';
     const shown = special.length > 0 ? special : outcomes;
+    const twice = new Set(
+      doing.aspects.flatMap((a) => a.outcomes.map((o) => o.label)).filter((label, i, all) => all.indexOf(label) !== i),
+    );
+    const named = (id: string) => {
+      const aspect = doing.aspects.find((a) => a.outcomes.some((o) => o.id === id));
+      const label = outcomeLabel(job.machine.kind, doing.id, id);
+      // “Clicked and clicked” says nothing: what it was that clicked is said with it.
+      return aspect && twice.has(label) ? `${aspect.label.toLowerCase()} ${label}` : label;
+    };
     return shown
-      .map((o) =>
-        doing.repairs ? (o === 'gone' ? 'complaint gone' : 'still there') : outcomeLabel(job.machine.kind, doing.id, o),
-      )
+      .map((o) => (doing.repairs ? (o === 'gone' ? 'complaint gone' : 'still there') : named(o)))
       .join(' and ');
   };
   return (

@@ -1,0 +1,31 @@
+import type { CompiledKind } from './compileKind';
+import type { Diagnosis } from './diagnose';
+import { posterior } from './posterior';
+
+/**
+ * The least odds of faults that are a danger while their caution is in force: as if nothing else were there that shows what
+ * they show. A broken belt that is found does not dry a head in which mud was seen.
+ * @returns fault index → probability
+ */
+export function dangerFloor(
+  compiled: CompiledKind,
+  { observations, pins }: Diagnosis,
+  cautions: readonly string[],
+): Map<number, number> {
+  const { network } = compiled;
+  const dangers = compiled.faults.flatMap((f, i) =>
+    f.danger && cautions.includes(f.danger) && !pins.has(i) ? [i] : [],
+  );
+  return new Map(
+    dangers.map((i) => {
+      const shown = observations.filter(
+        (o) => o.likelihood[0] === 0 && network.findings[o.finding]!.effects.some((e) => e.fault === i),
+      );
+      const rivals = shown
+        .flatMap((o) => network.findings[o.finding]!.effects.map((e) => e.fault))
+        .filter((j) => j !== i);
+      const without = new Map([...pins, ...rivals.map((j) => [j, false] as const)]);
+      return [i, posterior(network, observations, without).marginals[i]!] as const;
+    }),
+  );
+}
