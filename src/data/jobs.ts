@@ -255,7 +255,7 @@ export async function partsFor(db: Db, kind: string) {
   return db('part')
     .join('part_station', 'part_station.code', 'part.code')
     .where('part_station.kind', kind)
-    .orderBy(['part.part_group', 'part.code'])
+    .orderBy(['part.part_group', 'part.code', 'part_station.station'])
     .select<{ code: string; label: string; part_group: string; price_minor: number; stock: number; station: string }[]>(
       'part.code',
       'part.label',

@@ -95,6 +95,22 @@ describe('an upright with a dead roll, belt from the shaft', () => {
     expect(next[0]!.total - Math.min(...next.map((n) => n.total))).toBeLessThan(0.5);
   });
 
+  test('what is said to be less speaks against what would make it more', () => {
+    // Walk 20: a slow roll is no broken belt; a machine that cuts out is not dead.
+    for (const [kind, said, more, fault] of [
+      [K1, 'roll-slow', 'roll-not-turning', 'belt-broken'],
+      [K1, 'dead-intermittent', 'dead', 'outlet-dead'],
+    ] as const) {
+      const before = find(kind, []);
+      expect(of(find(kind, [said]), fault).probability).toBeLessThan(0.5 * of(before, fault).probability);
+      expect(of(find(kind, [more]), fault).probability).toBeGreaterThan(of(before, fault).probability);
+      // Both said: it is as bad as the worse of them.
+      expect(of(find(kind, [said, more]), fault).probability).toBeGreaterThan(
+        of(find(kind, [said]), fault).probability,
+      );
+    }
+  });
+
   test('no drag points to the belt, the sole plate proves it', () => {
     const turned = find(K1, ['roll-not-turning'], [{ check: 'finger-turn', outcome: 'free-no-drag' }]);
     expect(turned.faults[0]!.id).toBe('belt-broken');
@@ -240,18 +256,20 @@ describe('cautions', () => {
 
   test('a danger is not freed by another cause: mud keeps water in the head likely whatever else is found', () => {
     const mud = { check: 'wet-signs', outcome: 'mud' };
-    const alone = of(find(K2, ['roll-not-turning'], [mud]), 'water-in-head').probability;
+    const leastOf = (r: ReturnType<typeof find>) => of(r, 'water-in-head').atLeast!;
+    const alone = leastOf(find(K2, ['roll-not-turning'], [mud]));
     for (const outcome of ['belt-missing', 'hair-much', 'object']) {
       const found = find(K2, ['roll-not-turning'], [mud, { check: 'sole-plate-look', outcome }]);
       expect(found.proved).toHaveLength(1);
-      expect(of(found, 'water-in-head').probability).toBeGreaterThan(0.95 * alone);
+      expect(leastOf(found)).toBeGreaterThan(0.95 * alone);
     }
     // Without a sign of water it is explained away like anything else.
     const dry = (answers: Answer[]) => of(find(K2, ['roll-not-turning'], answers), 'water-in-head').probability;
     expect(dry([{ check: 'sole-plate-look', outcome: 'belt-missing' }])).toBeLessThan(0.9 * dry([]));
     // Measured sound it is less likely: what is measured of itself counts.
     const sound = { check: 'motor-winding-ohms', condition: 'frame', value: 5e8 };
-    expect(of(find(K2, ['roll-not-turning'], [mud, sound]), 'water-in-head').probability).toBeLessThan(alone);
+    expect(leastOf(find(K2, ['roll-not-turning'], [mud, sound]))).toBeLessThan(alone);
+    expect(of(find(K2, ['roll-not-turning']), 'water-in-head').atLeast).toBeUndefined();
   });
 
   test('a burning smell holds back power; so does a roll that nobody has turned', () => {

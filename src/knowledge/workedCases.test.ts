@@ -140,7 +140,7 @@ const cases: Case[] = [
     'roll-slow',
     'finger-turn=normal-drag sole-plate-look=rubber-crumbs',
     'clutch-worn-or-melted',
-    'second-belt-and-clutch repair:clutch-worn-or-melted plate-float-look repair:clutch-worn-or-melted',
+    'second-belt-and-clutch bristle-height',
   ],
   ['upright-clutch', 'weak-only-upright', '', 'u-bend-missing', 'u-bend-fitted'],
   ['upright-clutch', 'roll-not-turning', 'clutch-arm-look=arm-off', 'clutch-left-off', null],

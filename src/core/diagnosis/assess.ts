@@ -41,15 +41,23 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
     faults: compiled.faults
       .map((fault, i) => ({
         id: fault.id,
-        probability: Math.max(result.marginals[i]!, floor.get(i) ?? 0),
+        probability: result.marginals[i]!,
+        ...(floor.has(i) ? { atLeast: floor.get(i)! } : {}),
         prior: compiled.network.faults[i]!.prior,
         proved: proved.has(fault.id),
         suspect:
           proved.has(fault.id) ||
           fault.complaints.some((c) => input.complaints.includes(c.complaint)) ||
           result.marginals[i]! > 1.5 * untouched[i]!,
-        evidence: labels
-          .map((finding, o) => ({ finding, logOdds: (pins.has(i) ? why : evidence)[o]![i]! }))
+        evidence: [...new Set(labels)]
+          // What one finding says in two ways is told once.
+          .map((finding) => ({
+            finding,
+            logOdds: labels.reduce(
+              (sum, l, o) => sum + (l === finding ? (pins.has(i) ? why : evidence)[o]![i]! : 0),
+              0,
+            ),
+          }))
           .filter((e) => Math.abs(e.logOdds) > 0.05)
           .sort((a, b) => Math.abs(b.logOdds) - Math.abs(a.logOdds)),
       }))
@@ -58,7 +66,7 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
           Number(b.proved) - Number(a.proved) ||
           Number(b.suspect) - Number(a.suspect) ||
           // What rounding alone tells apart stands in the order of the book.
-          Math.round((b.probability - a.probability) / SAME_ODDS),
+          Math.round((shownOdds(b) - shownOdds(a)) / SAME_ODDS),
       ),
     explanations: sets.list
       .filter((s) => s.probability > 0.005)
@@ -75,4 +83,12 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
     cautions,
     basis: { method: result.method, standardError: result.standardError, covered: sets.covered },
   };
+}
+
+/** What a fault is shown with: a danger is not shown as less likely than its signs make it. */
+export function shownOdds({
+  probability,
+  atLeast,
+}: Pick<Assessment['faults'][number], 'probability' | 'atLeast'>): number {
+  return Math.max(probability, atLeast ?? 0);
 }

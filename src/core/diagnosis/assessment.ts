@@ -26,6 +26,8 @@ export interface Assessment {
   faults: {
     id: string;
     probability: number;
+    /** For a danger while its caution is in force: its odds as if nothing else showed its signs. */
+    atLeast?: number;
     prior: number;
     proved: boolean;
     /** It can explain a complaint, or the findings have made it likelier than it was. */

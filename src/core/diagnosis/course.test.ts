@@ -26,7 +26,9 @@ describe.each(knowledge.kinds.map((k) => k.id))('the proposed course on machines
 
   test('ends with a proved cause, in a handful of checks', () => {
     expect(mean(followed.map((r) => Number(r.finished)))).toBeGreaterThan(0.85);
-    expect(mean(followed.map((r) => r.steps))).toBeLessThan(9);
+    // One or two of them look for a second cause, where a comeback would cost more.
+    expect(mean(followed.map((r) => r.steps))).toBeLessThan(10);
+    expect(mean(followed.map((r) => Number(r.living)))).toBeLessThan(0.25);
   });
 
   test('what it proves is really there', () => {

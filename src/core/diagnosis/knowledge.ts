@@ -139,6 +139,8 @@ export interface Complaint {
   leak?: number;
   /** It is about the roll: that is turned by hand before anything is opened or run. */
   turnedByHand?: true;
+  /** Complaints that say more of the same: who says this one and not those says that it is not so bad. */
+  lessThan?: string[];
   /** A short run does not show whether it is gone. */
   shownLate?: true;
   /** That it is gone can be shown without power. */

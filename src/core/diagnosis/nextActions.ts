@@ -22,7 +22,7 @@ const SAME_PART = 0.07;
 /** A look is as good only if its answer alone saves at least this part of its minutes. */
 const SPEAKS = 0.5;
 const MUCH_QUICKER = 0.5;
-/** Where every course was tried, the quicker one may cost no more than this, in minutes. */
+/** A quicker look that goes before the best may cost no more than this on the way, in minutes. */
 const NEAR_MINUTES = 0.4;
 /** Sets of faults over which every course is tried: all of those of a few suspects. */
 const MOST_TRIED_SETS = 64;
@@ -181,9 +181,10 @@ export function nextActions(
     row.asGood = row === first || (row.informs > SPEAKS * row.minutes && row.total - first!.total <= same);
   // Of those worth the same one that is much quicker goes first: it is done before the others are begun.
   const [level, rest] = [free.filter((r) => r.asGood), free.filter((r) => !r.asGood)];
-  const near = tried ? NEAR_MINUTES : Infinity;
   const quick = level
-    .filter((r) => effort(r) <= Math.min(QUICK, MUCH_QUICKER * effort(first!)) && r.total - first!.total <= near)
+    .filter(
+      (r) => effort(r) <= Math.min(QUICK, MUCH_QUICKER * effort(first!)) && r.total - first!.total <= NEAR_MINUTES,
+    )
     .sort((a, b) => a.total - b.total)[0];
   if (quick) level.unshift(...level.splice(level.indexOf(quick), 1));
   return {

@@ -34,6 +34,12 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
       throw new RangeError(`${compiled.kind.id} has no complaint ${id}.`);
     add(`complaint:${id}`, id, [0, 1]);
   }
+  // A roll that is slow was not said to stand: what would make it stand is not it.
+  const less = compiled.complaints.filter((c) => input.complaints.includes(c.id));
+  const more = new Map(less.flatMap((c) => (c.lessThan ?? []).map((id) => [id, c.id] as const)));
+  for (const [id, said] of more)
+    if (!input.complaints.includes(id) && compiled.complaints.some((c) => c.id === id))
+      add(`complaint:${id}`, said, [1, 0]);
   for (const answer of input.answers) {
     const repaired = repairedFault(answer.check);
     if (repaired !== null) {

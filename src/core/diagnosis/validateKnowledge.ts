@@ -38,6 +38,10 @@ export function problemsIn(knowledge: Knowledge, raisedElsewhere: readonly strin
   const named = (where: string, ids: string[] | undefined) =>
     ids?.filter((id) => !cautionIds.has(id)).forEach((id) => say(`${where} names caution ${id}, which is not there`));
   knowledge.complaints.forEach((c) => named(`complaint ${c.id}`, c.raises));
+  for (const c of knowledge.complaints)
+    for (const id of c.lessThan ?? [])
+      if (!knowledge.complaints.some((x) => x.id === id))
+        say(`complaint ${c.id} is less than ${id}, which is not there`);
 
   for (const kind of knowledge.kinds) {
     const at = (what: string) => `${kind.id}: ${what}`;

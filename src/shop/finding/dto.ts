@@ -93,6 +93,10 @@ export class FaultOddsDto {
   id!: string;
   @IsNumber()
   probability!: number;
+  /** For a danger while its caution is in force: its odds as if nothing else showed its signs. */
+  @IsOptional()
+  @IsNumber()
+  atLeast?: number;
   @IsNumber()
   prior!: number;
   @IsBoolean()

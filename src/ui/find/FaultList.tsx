@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { shownOdds } from '@/core/diagnosis/assess';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { evidenceWords, faultLabel, faultOf } from '../job/labels';
@@ -30,7 +31,7 @@ export function FaultList({
   const [all, setAll] = useState(false);
   const { faults, explanations, basis } = odds;
   const stationOf = (id: string) => faultOf(id)?.kinds[job.machine.kind]?.station;
-  const suspects = faults.filter((f) => f.suspect && (station ? stationOf(f.id) === station : f.probability >= 0.005));
+  const suspects = faults.filter((f) => f.suspect && (station ? stationOf(f.id) === station : shownOdds(f) >= 0.005));
   const others = faults.filter((f) => !f.suspect && f.probability >= 0.03);
   const shown = all || station ? suspects : suspects.slice(0, SHORT);
   return (
@@ -62,23 +63,28 @@ export function FaultList({
                   variant="body2"
                   sx={{
                     fontWeight: f.proved ? 700 : 400,
-                    textDecoration: f.probability < 0.01 ? 'line-through' : 'none',
+                    textDecoration: shownOdds(f) < 0.01 ? 'line-through' : 'none',
                   }}
                 >
                   {faultLabel(f.id)}
+                  {shownOdds(f) > f.probability + 0.03 && (
+                    <Box component="span" sx={{ display: 'block', color: 'bench.hazard', fontSize: '0.88em' }}>
+                      by its signs alone; nothing else that was found makes it less
+                    </Box>
+                  )}
                 </Typography>
                 <Box aria-hidden sx={{ height: 5, bgcolor: 'bench.well', mt: 0.25 }}>
                   <Box
                     sx={{
                       height: 5,
-                      width: `${Math.max(1, f.probability * 100)}%`,
+                      width: `${Math.max(1, shownOdds(f) * 100)}%`,
                       bgcolor: f.proved ? 'text.primary' : 'bench.brassFill',
                     }}
                   />
                 </Box>
               </Box>
               <Box sx={{ textAlign: 'right' }}>
-                <Reading strong={f.probability > 0.2}>{f.proved ? 'proved' : percent(f.probability)}</Reading>
+                <Reading strong={f.probability > 0.2}>{f.proved ? 'proved' : percent(shownOdds(f))}</Reading>
               </Box>
               <Button
                 size="small"
@@ -118,7 +124,7 @@ export function FaultList({
           Common on such machines, whatever the complaint:{' '}
           {others
             .slice(0, 4)
-            .map((f) => `${faultLabel(f.id).toLowerCase()} ${percent(f.probability)}`)
+            .map((f) => `${faultLabel(f.id).toLowerCase()} ${percent(shownOdds(f))}`)
             .join(', ')}
           .
         </Typography>
