@@ -48,6 +48,7 @@ const fitting = await job('Rebuild:');
 const proving = await job('Prove:');
 const handing = await job('Call the owner');
 const wet = await job('Signs of water');
+const visit = await job('Service:');
 // A job that stands in Find with a proposed check.
 const find = day.page.getByRole('region', { name: 'Check on the bench' });
 let finding;
@@ -81,6 +82,8 @@ await day.go(`${proving}/find`);
 await day.page.getByRole('button', { name: 'Why Belt broken' }).click();
 await day.page.waitForTimeout(250);
 await day.shot('find-proved');
+await day.go(`${visit}/find`);
+await day.shot('service');
 await day.go(`${fitting}/fit`);
 await day.shot('fit');
 await day.go(`${proving}/prove`);
@@ -113,7 +116,6 @@ const gauge = async (name, picture) => {
   await day.page.waitForTimeout(300);
 };
 await gauge('belt', 'gauge-belt');
-await gauge('air-path', 'gauge-air-path');
 await day.go('/machines/GK-0034');
 await day.page.locator('a[href$="/hand-back"]').first().click();
 await day.page.getByRole('link', { name: 'Care sheet' }).click();

@@ -3,8 +3,8 @@ import type { Diagnosis } from './diagnose';
 import { posterior } from './posterior';
 
 /**
- * The least odds of faults that are a danger while their caution is in force: as if nothing else were there that shows what
- * they show. A broken belt that is found does not dry a head in which mud was seen.
+ * The least odds of faults that are a danger while their caution is in force: by their own signs and measurements alone, as
+ * if nothing else were there that shows the same. A broken belt that is found does not dry a head in which mud was seen.
  * @returns fault index → probability
  */
 export function dangerFloor(
@@ -18,14 +18,17 @@ export function dangerFloor(
   );
   return new Map(
     dangers.map((i) => {
-      const shown = observations.filter(
-        (o) => o.likelihood[0] === 0 && network.findings[o.finding]!.effects.some((e) => e.fault === i),
-      );
-      const rivals = shown
+      // Its own signs and measurements; what was complained of may have many causes.
+      const own = observations.filter(({ finding }) => {
+        const isLook = compiled.findings[finding]!.check !== undefined;
+        return isLook && network.findings[finding]!.effects.some((e) => e.fault === i);
+      });
+      const rivals = own
+        .filter((o) => o.likelihood[0] === 0)
         .flatMap((o) => network.findings[o.finding]!.effects.map((e) => e.fault))
         .filter((j) => j !== i);
-      const without = new Map([...pins, ...rivals.map((j) => [j, false] as const)]);
-      return [i, posterior(network, observations, without).marginals[i]!] as const;
+      const without = new Map(rivals.map((j) => [j, false] as const));
+      return [i, posterior(network, own, without).marginals[i]!] as const;
     }),
   );
 }
