@@ -149,6 +149,25 @@ describe('with power held back', () => {
     }
   });
 
+  test('walk 9: with mud seen the next thing is what tells whether it is safe, not a switch or a bag', () => {
+    const seen = (answers: { check: string; outcome: string }[]) =>
+      assess(knowledge, {
+        kind: kindById('canister-power-nozzle'),
+        mainsV: 120,
+        complaints: ['roll-not-turning'],
+        answers,
+      });
+    const mud = [
+      { check: 'finger-turn', outcome: 'normal-drag' },
+      { check: 'wet-signs', outcome: 'mud' },
+      { check: 'wet-signs', outcome: 'no-rust' },
+      { check: 'wet-signs', outcome: 'no-mildew' },
+      { check: 'wet-signs', outcome: 'filter-flat' },
+    ];
+    expect(seen(mud).next[0]!.check).toBe('plug-ohms');
+    expect(seen(mud.slice(0, 2)).next[0]!.check).toBe('wet-signs');
+  });
+
   test('walk 17: a burnt, dead clutch upright is judged without power, and its motor is found', () => {
     const found = assess(knowledge, {
       kind: kindById('upright-clutch'),
@@ -161,7 +180,7 @@ describe('with power held back', () => {
     });
     expect(found.cautions).toContain('burnt-smell');
     expect(found.faults[0]!.id).toBe('suction-motor-failed');
-    expect(found.faults[0]!.probability).toBeGreaterThan(0.8);
+    expect(found.proved).toEqual(['suction-motor-failed']);
   });
 });
 

@@ -4,6 +4,7 @@ import type { Person } from './access/person';
 import { amendJob } from './amendJob/amendJob';
 import { careSheet } from './careSheet/careSheet';
 import { fitOther } from './fitPart/fitOther';
+import { fitPart } from './fitPart/fitPart';
 import { handBack } from './handBack/handBack';
 import type { HandBackDto } from './handBack/dto';
 import { machineCard } from './machines/machines';
@@ -159,6 +160,19 @@ describe('what stays open', () => {
     expect(
       (await refusal(markRepaired(person, job, { ...(await base(job)), fault: 'pump-failed', done: true }))).status,
     ).toBe(400);
+  });
+
+  test('a new belt mends what the old one was found to have, and no other of its faults', async () => {
+    const job = await openJob(person, models[K1]!, ['roll-slow']);
+    await answer(job, 'sole-plate-look', 'belt-glazed');
+    await fitPart(person, job, { ...(await base(job)), code: 'FB-10-300', station: 'flat-belt', quantity: 1 });
+    expect(await readJob(job)).toMatchObject({ repaired: ['belt-slipping'], leftOpen: [] });
+    // One that is named only in the end counts with the part that was fitted for it.
+    const named = await openJob(person, models[K1]!, ['roll-not-turning']);
+    await fitPart(person, named, { ...(await base(named)), code: 'FB-10-300', station: 'flat-belt', quantity: 1 });
+    await toHandBack(person, named);
+    await end(named, { faults: ['belt-broken'] });
+    expect((await plan(named, 'flat-belt'))!.lastDoneOn).not.toBeNull();
   });
 
   test('what came missing on arrival is told again when it goes home', async () => {

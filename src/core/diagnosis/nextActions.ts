@@ -168,10 +168,9 @@ export function nextActions(
       heldBackBy: c.held,
     };
   });
-  const { rows: sorted, behind } = enablersFirst(
-    compiled,
-    secondLooks.length > 0 ? secondFirst(secondLooks, rows) : turnFirst(compiled, input, rows),
-  );
+  const ordered = secondLooks.length > 0 ? secondFirst(secondLooks, rows) : turnFirst(compiled, input, rows);
+  const safe = safetyFirst(compiled, cautions, answered, ordered);
+  const { rows: sorted, behind } = enablersFirst(compiled, safe?.rows ?? ordered);
   const free = sorted.filter((r) => r.heldBackBy.length === 0);
   const first = free[0];
   const same = first ? Math.max(SAME_MINUTES, SAME_PART * first.total) : 0;
@@ -186,7 +185,7 @@ export function nextActions(
       (r) => effort(r) <= Math.min(QUICK, MUCH_QUICKER * effort(first!)) && r.total - first!.total <= NEAR_MINUTES,
     )
     .sort((a, b) => a.total - b.total)[0];
-  if (quick) level.unshift(...level.splice(level.indexOf(quick), 1));
+  if (quick && !safe) level.unshift(...level.splice(level.indexOf(quick), 1));
   return {
     next: [...level, ...rest, ...rows.filter((r) => r.heldBackBy.length > 0)],
     minutesToGo: Math.min(now, first?.total ?? now),
@@ -244,6 +243,33 @@ function turnFirst(compiled: CompiledKind, { complaints }: AssessInput, rows: Ne
   if (!isTurned) return rows;
   const total = Math.min(turn.total, best.total + turn.minutes);
   return [{ ...turn, total, saving: turn.saving + turn.total - total }, ...rows.filter((r) => r !== turn)];
+}
+
+/**
+ * While a caution holds power back, what tells whether the machine is safe goes before what tells of its complaint: the
+ * quickest look without power that is not made yet and can itself raise that caution.
+ */
+function safetyFirst(
+  compiled: CompiledKind,
+  cautions: readonly string[],
+  answered: ReadonlySet<string>,
+  rows: NextAction[],
+): { rows: NextAction[] } | null {
+  const holds = cautions.filter((c) => compiled.rules.holdsPower.has(c));
+  const tells = (row: NextAction) =>
+    compiled.checks
+      .find((c) => c.id === row.check)
+      ?.aspects.some(
+        (a) =>
+          !answered.has(`${row.check}/${a.id}`) && a.outcomes.some((o) => o.raises?.some((r) => holds.includes(r))),
+      );
+  const looks = rows
+    .filter((r) => r.heldBackBy.length === 0 && tells(r))
+    .sort((a, b) => a.minutes + a.openingMinutes - b.minutes - b.openingMinutes);
+  if (holds.length === 0 || !looks[0]) return null;
+  const total = Math.min(...rows.map((r) => r.total));
+  const first = { ...looks[0], total: Math.min(looks[0].total, total) };
+  return { rows: [first, ...rows.filter((r) => r.check !== first.check)] };
 }
 
 /** A cause is proved: what is looked at next is what a second one would show at, by what it spares of a comeback. */

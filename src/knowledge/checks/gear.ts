@@ -369,7 +369,7 @@ export const gearChecks: CheckText[] = [
         outcome('spin-rubs', 'rubs', { leak: 0.005 }),
         outcome('spin-rough', 'rough', { leak: 0.01 }),
         outcome('spin-stiff', 'stiff', { leak: 0.005 }),
-        outcome('spin-stuck', 'stuck', { leak: 0.002 }),
+        outcome('spin-stuck', 'stuck', { proves: ['suction-motor-failed', 'vac-motor-failed'], leak: 0.002 }),
       ]),
     ],
     { cautions: PLUG_OUT },

@@ -13,6 +13,7 @@ import { everyone } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import type { JobFacts } from '../jobView/dto';
 import { partsOfJob, type WrittenFacts } from '../jobView/jobFacts';
+import { repairedIn } from '../jobView/repairsOf';
 import { foretold } from '../odds/odds';
 import { standsInTheWay } from '../moveStage/moveStage';
 import { refuseIf, type FieldProblem } from '../problem';
@@ -37,7 +38,9 @@ export const handBack = jobDeed({
     const faults = [...new Set(dto.faults)];
     const words = dto.foundWords?.trim() ?? '';
     const ownersWord = dto.ownersWord?.trim() ?? '';
-    const open = leftOpen(facts, faults);
+    // What is named only now counts with its fitted part as what was proved.
+    const repaired = repairedIn(kind, state, new Set(foundIn(facts, faults)));
+    const open = foundIn(facts, faults).filter((id) => !repaired.includes(id));
     refuseIf([
       ...endingProblems(facts, ending, faults, words),
       ...faultProblems(kind, faults),
@@ -53,7 +56,7 @@ export const handBack = jobDeed({
       await tallyJob(db, kind.id, state.model.id, faults);
     }
     if (!practice && ending.id !== 'cancelled')
-      await settleOpenFaults(db, { machineId, jobId }, open.filter(isOfThisJob(facts, faults)), facts.repaired);
+      await settleOpenFaults(db, { machineId, jobId }, open.filter(isOfThisJob(facts, faults)), repaired);
     const advice = dto.advice.trim();
     change({
       stage: 'closed',
@@ -66,7 +69,7 @@ export const handBack = jobDeed({
     });
     if (ending.id === 'scrapped')
       await updateMachine(db, machineId, { scrapped_on: dayInZone(new Date(), state.shop.zone) });
-    await resetPlans(scene, { ...facts, parts: await partsOfJob(db, state) });
+    await resetPlans(scene, { ...facts, repaired, parts: await partsOfJob(db, state) });
     await refreshNextDue(db, machineId);
     if (practice) tell('note', `Practice: hidden were ${practice.faults.map(labelOf).join(', ')}. Not counted.`);
     const found = [...faults.map(labelOf), ...(words ? [words] : [])].join(', ');
@@ -83,10 +86,9 @@ export const handBack = jobDeed({
 
 const labelOf = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
 
-/** What was found, here or before, and nobody has mended. */
-function leftOpen(facts: WrittenFacts, faults: string[]): string[] {
-  const found = [...facts.proved, ...faults, ...facts.openFaults.map((f) => f.fault)];
-  return [...new Set(found)].filter((id) => !facts.repaired.includes(id));
+/** What was found, here or before. */
+function foundIn(facts: WrittenFacts, faults: string[]): string[] {
+  return [...new Set([...facts.proved, ...faults, ...facts.repaired, ...facts.openFaults.map((f) => f.fault)])];
 }
 
 function isOfThisJob(facts: WrittenFacts, faults: string[]) {

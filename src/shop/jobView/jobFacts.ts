@@ -47,7 +47,7 @@ export function factsOf(state: JobState): WrittenFacts {
   const bench = benchStateOf(knowledge, asked);
   const now = Date.now();
   const today = dayInZone(new Date(now), shop.zone);
-  const repaired = repairedIn(kind, state);
+  const repaired = repairedIn(kind, state, new Set([...bench.proved, ...state.openFaults.map((f) => f.fault)]));
   return {
     id: job.id,
     version: job.version,
