@@ -28,7 +28,8 @@ describe.each(knowledge.kinds.map((k) => k.id))('the proposed course on machines
     expect(mean(followed.map((r) => Number(r.finished)))).toBeGreaterThan(0.85);
     // One or two of them look for a second cause, where a comeback would cost more.
     expect(mean(followed.map((r) => r.steps))).toBeLessThan(10);
-    expect(mean(followed.map((r) => Number(r.living)))).toBeLessThan(0.25);
+    // Before the run that tries the repair: what is quickly tried is tried, and the run tells of the rest.
+    expect(mean(followed.map((r) => Number(r.living)))).toBeLessThan(0.4);
   });
 
   test('what it proves is really there', () => {
