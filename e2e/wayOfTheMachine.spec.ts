@@ -186,7 +186,7 @@ test('a wet machine is offered no power until it is cleared by name', async ({ p
   // What was seen on arrival is looked at first.
   await expect(card.getByRole('heading', { name: 'Signs of water' })).toBeVisible();
   const findings = page.getByRole('region', { name: 'Findings so far' }).getByRole('listitem');
-  await card.getByRole('button', { name: 'none' }).first().click();
+  await card.getByRole('button', { name: /no mud$/ }).click();
   await expect(findings).toHaveCount(1);
   await putOnBench(page, 'Turn the roll by hand');
   await page.keyboard.press('1');
