@@ -184,6 +184,30 @@ describe('with power held back', () => {
   });
 });
 
+describe('a winding is judged by what feeds it', () => {
+  const proved = (kind: string, check: string, value: number) =>
+    assess(knowledge, {
+      kind: kindById(kind),
+      mainsV: kindById(kind).supply === 'mains' ? 120 : 24,
+      complaints: [knowledge.complaints.find((c) => c.kinds.includes(kind) && /smell|dead|no-suction/.test(c.id))!.id],
+      answers: [{ check, condition: 'winding', value }],
+    }).proved;
+
+  test.each(knowledge.kinds.filter((k) => k.supply === 'pack' || k.supply === 'lead-acid').map((k) => [k.id]))(
+    '%s: some tenths of an ohm are a sound motor, an open one is not',
+    (id) => {
+      for (const ohms of [0.1, 0.3, 1, 5]) expect(proved(id, 'motor-winding-ohms', ohms)).toEqual([]);
+      expect(proved(id, 'motor-winding-ohms', 1e8)).toEqual(['brush-motor-failed']);
+    },
+  );
+
+  test('on the mains a tenth of an ohm is a short, some ohms are sound', () => {
+    for (const ohms of [2, 8, 60]) expect(proved('upright-brush-motor', 'motor-winding-ohms', ohms)).toEqual([]);
+    expect(proved('upright-brush-motor', 'motor-winding-ohms', 0.1)).toEqual(['brush-motor-failed']);
+    expect(proved('upright-brush-motor', 'suction-motor-ohms', 0.1)).toEqual(['suction-motor-failed']);
+  });
+});
+
 describe('protections', () => {
   test('whatever is repaired where something protects somebody owes a proof', () => {
     for (const fault of knowledge.faults)

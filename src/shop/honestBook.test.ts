@@ -1,6 +1,4 @@
-import type { Knex } from 'knex';
 import { steps } from '@/data/migrations';
-import type { Person } from './access/person';
 import { amendJob } from './amendJob/amendJob';
 import { careSheet } from './careSheet/careSheet';
 import { fitOther } from './fitPart/fitOther';
@@ -11,7 +9,7 @@ import { machineCard } from './machines/machines';
 import { markRepaired } from './markRepaired/markRepaired';
 import { readJob } from './odds/readJob';
 import { recordFindings } from './recordFindings/recordFindings';
-import { base, furnishShop, newJobDto, openJob, proveAll, refusal, toHandBack } from './scene.fixture';
+import { base, newJobDto, openJob, proveAll, refusal, testShop, toHandBack } from './scene.fixture';
 import { search } from './search/search';
 import { serveItem } from './serveItem/serveItem';
 import { startWait } from './startWait/startWait';
@@ -19,28 +17,19 @@ import { strikeComplaint } from './strikeComplaint/strikeComplaint';
 import { readDto } from './readDto';
 import { TakeInDto } from './takeIn/dto';
 import { takeIn } from './takeIn/takeIn';
-import { openTestShop } from './testShop.fixture';
 import { tickRebuild } from './tickRebuild/tickRebuild';
 
-let db: Knex;
-let close: () => Promise<void>;
-let person: Person;
-let models: Record<string, number>;
-beforeAll(async () => {
-  ({ db, close } = await openTestShop());
-  ({ person, models } = await furnishShop(db));
-});
-afterAll(() => close());
+const shop = testShop();
 const K1 = 'upright-shaft-belt';
 
 const answer = async (job: number, check: string, outcome: string) =>
-  recordFindings(person, job, { ...(await base(job)), findings: [{ check, outcome }] });
+  recordFindings(shop.person, job, { ...(await base(job)), findings: [{ check, outcome }] });
 const end = async (job: number, more: Partial<HandBackDto> = {}) =>
-  handBack(person, job, { ...(await base(job)), faults: [], advice: '', ...more });
+  handBack(shop.person, job, { ...(await base(job)), faults: [], advice: '', ...more });
 const again = async (job: number, complaints: string[], more = {}) => {
   const { machine, customer } = await readJob(job);
-  const { newMachine: _m, newCustomer: _c, ...dto } = newJobDto(models[K1]!, complaints);
-  return (await takeIn(person, { ...dto, machineId: machine.id, customerId: customer.id, ...more })).job;
+  const { newMachine: _m, newCustomer: _c, ...dto } = newJobDto(shop.models[K1]!, complaints);
+  return (await takeIn(shop.person, { ...dto, machineId: machine.id, customerId: customer.id, ...more })).job;
 };
 const plan = async (job: number, item: string) =>
   (await machineCard((await readJob(job)).machine.tag)).plans.find((p) => p.item === item);
@@ -49,9 +38,9 @@ const lastLine = async (job: number) => (await machineCard((await readJob(job)).
 
 describe('plans', () => {
   test('a first visit leaves unknown what nobody did or looked at', async () => {
-    const job = await openJob(person, models[K1]!, ['squeal']);
+    const job = await openJob(shop.person, shop.models[K1]!, ['squeal']);
     expect((await readJob(job)).service.every((s) => s.state === 'unknown')).toBe(true);
-    await toHandBack(person, job);
+    await toHandBack(shop.person, job);
     await end(job);
     const { plans, nextDueOn } = await machineCard((await readJob(job)).machine.tag);
     expect(plans.filter((p) => p.lastDoneOn !== null)).toEqual([]);
@@ -60,10 +49,10 @@ describe('plans', () => {
   });
 
   test('a tick of the rebuild is no service, a repair is, and washed is not new', async () => {
-    const job = await openJob(person, models[K1]!, ['weak-suction']);
-    await tickRebuild(person, job, { ...(await base(job)), step: 'filters-clean', done: true });
-    await markRepaired(person, job, { ...(await base(job)), fault: 'filter-clogged', done: true });
-    await toHandBack(person, job);
+    const job = await openJob(shop.person, shop.models[K1]!, ['weak-suction']);
+    await tickRebuild(shop.person, job, { ...(await base(job)), step: 'filters-clean', done: true });
+    await markRepaired(shop.person, job, { ...(await base(job)), fault: 'filter-clogged', done: true });
+    await toHandBack(shop.person, job);
     await end(job, { faults: ['filter-clogged'] });
     expect((await plan(job, 'pre-filter-wash'))!.lastDoneOn).not.toBeNull();
     expect((await plan(job, 'pre-filter-new'))!.lastDoneOn).toBeNull();
@@ -71,17 +60,17 @@ describe('plans', () => {
   });
 
   test('an item that was ticked at a visit is done, one whose tick was taken back is not', async () => {
-    const job = (await takeIn(person, newJobDto(models[K1]!, [], { visit: 'service' }))).job;
+    const job = (await takeIn(shop.person, newJobDto(shop.models[K1]!, [], { visit: 'service' }))).job;
     for (const [item, done] of [
       ['flat-belt', true],
       ['roll-hair', true],
       ['roll-hair', false],
     ] as const)
-      await serveItem(person, job, { ...(await base(job)), item, done });
+      await serveItem(shop.person, job, { ...(await base(job)), item, done });
     expect(
-      (await refusal(serveItem(person, job, { ...(await base(job)), item: 'squeegee-turn', done: true }))).fields,
+      (await refusal(serveItem(shop.person, job, { ...(await base(job)), item: 'squeegee-turn', done: true }))).fields,
     ).toEqual([{ field: 'item', message: 'There is no service squeegee-turn for this kind of machine.' }]);
-    await toHandBack(person, job);
+    await toHandBack(shop.person, job);
     await end(job);
     expect((await plan(job, 'flat-belt'))!.lastDoneOn).not.toBeNull();
     expect((await plan(job, 'roll-hair'))!.lastDoneOn).toBeNull();
@@ -92,13 +81,14 @@ describe('plans', () => {
   });
 
   test('the migration takes out what nobody did, keeps what a deed did, and says what it undid', async () => {
-    const job = await openJob(person, models[K1]!, ['roll-not-turning']);
+    const job = await openJob(shop.person, shop.models[K1]!, ['roll-not-turning']);
     await answer(job, 'sole-plate-look', 'belt-missing');
-    await toHandBack(person, job);
+    await toHandBack(shop.person, job);
     await end(job, { faults: ['belt-broken'] });
     const { machine } = await readJob(job);
     const today = (await plan(job, 'flat-belt'))!.lastDoneOn!;
-    await db('plan')
+    await shop
+      .db('plan')
       .insert(
         ['pre-filter-wash', 'exhaust-filter'].map((item) => ({
           machine_id: machine.id,
@@ -110,10 +100,10 @@ describe('plans', () => {
       .onConflict(['machine_id', 'item'])
       .merge();
     const correction = steps['008_book']!.slice(steps['008_book']!.indexOf('-- What counts as done of each item'));
-    await db.transaction((trx) => trx.raw(correction));
+    await shop.db.transaction((trx) => trx.raw(correction));
     expect((await plan(job, 'flat-belt'))!.lastDoneOn).toBe(today);
     expect((await plan(job, 'pre-filter-wash'))!.lastDoneOn).toBeNull();
-    expect(await db('timeline').where({ machine_id: machine.id, what: 'corrected' }).pluck('text')).toEqual([
+    expect(await shop.db('timeline').where({ machine_id: machine.id, what: 'corrected' }).pluck('text')).toEqual([
       `Corrected: these were entered as done and nobody did them, so they are not known now: exhaust filter (${today}), pre filter wash (${today}).`,
     ]);
   });
@@ -121,16 +111,16 @@ describe('plans', () => {
 
 describe('what stays open', () => {
   test('a fault proved and not repaired is kept on the machine until somebody mends it; it goes home with the owner’s word', async () => {
-    const job = await openJob(person, models[K1]!, ['roll-not-turning']);
+    const job = await openJob(shop.person, shop.models[K1]!, ['roll-not-turning']);
     await answer(job, 'sole-plate-look', 'belt-missing');
     await answer(job, 'frame-look', 'wheels-bound');
     expect((await readJob(job)).leftOpen.sort()).toEqual(['belt-broken', 'wheels-bound']);
-    await markRepaired(person, job, { ...(await base(job)), fault: 'belt-broken', done: true });
+    await markRepaired(shop.person, job, { ...(await base(job)), fault: 'belt-broken', done: true });
     const { leftOpen, repaired } = await readJob(job);
     expect([leftOpen, repaired]).toEqual([['wheels-bound'], ['belt-broken']]);
     for (const { id: step } of (await readJob(job)).rebuild)
-      await tickRebuild(person, job, { ...(await base(job)), step, done: true });
-    await proveAll(person, job);
+      await tickRebuild(shop.person, job, { ...(await base(job)), step, done: true });
+    await proveAll(shop.person, job);
     const silent = await refusal(end(job, { faults: ['belt-broken'] }));
     expect(silent.fields).toEqual([
       { field: 'ownersWord', message: 'What the owner says of what stays open: Wheels bound.' },
@@ -145,38 +135,39 @@ describe('what stays open', () => {
 
     const next = await again(job, ['rattle']);
     expect((await readJob(next)).openFaults).toMatchObject([{ fault: 'wheels-bound', job }]);
-    await markRepaired(person, next, { ...(await base(next)), fault: 'wheels-bound', done: true });
+    await markRepaired(shop.person, next, { ...(await base(next)), fault: 'wheels-bound', done: true });
     expect((await readJob(next)).openFaults).toEqual([]);
-    await toHandBack(person, next);
+    await toHandBack(shop.person, next);
     await end(next, { faults: [] });
     expect((await machineCard(card.tag)).openFaults).toEqual([]);
   });
 
   test('a repair on suspicion and a part that belongs to it count as repaired; finding alone does not', async () => {
-    const job = await openJob(person, models[K1]!, ['roll-slow']);
+    const job = await openJob(shop.person, shop.models[K1]!, ['roll-slow']);
     await answer(job, 'finger-turn', 'normal-drag');
     await answer(job, 'repair:belt-slipping', 'gone');
     expect((await readJob(job)).repaired).toEqual(['belt-slipping']);
     expect(
-      (await refusal(markRepaired(person, job, { ...(await base(job)), fault: 'pump-failed', done: true }))).status,
+      (await refusal(markRepaired(shop.person, job, { ...(await base(job)), fault: 'pump-failed', done: true })))
+        .status,
     ).toBe(400);
   });
 
   test('a new belt mends what the old one was found to have, and no other of its faults', async () => {
-    const job = await openJob(person, models[K1]!, ['roll-slow']);
+    const job = await openJob(shop.person, shop.models[K1]!, ['roll-slow']);
     await answer(job, 'sole-plate-look', 'belt-glazed');
-    await fitPart(person, job, { ...(await base(job)), code: 'FB-10-300', station: 'flat-belt', quantity: 1 });
+    await fitPart(shop.person, job, { ...(await base(job)), code: 'FB-10-300', station: 'flat-belt', quantity: 1 });
     expect(await readJob(job)).toMatchObject({ repaired: ['belt-slipping'], leftOpen: [] });
     // One that is named only in the end counts with the part that was fitted for it.
-    const named = await openJob(person, models[K1]!, ['roll-not-turning']);
-    await fitPart(person, named, { ...(await base(named)), code: 'FB-10-300', station: 'flat-belt', quantity: 1 });
-    await toHandBack(person, named);
+    const named = await openJob(shop.person, shop.models[K1]!, ['roll-not-turning']);
+    await fitPart(shop.person, named, { ...(await base(named)), code: 'FB-10-300', station: 'flat-belt', quantity: 1 });
+    await toHandBack(shop.person, named);
     await end(named, { faults: ['belt-broken'] });
     expect((await plan(named, 'flat-belt'))!.lastDoneOn).not.toBeNull();
   });
 
   test('what came missing on arrival is told again when it goes home', async () => {
-    const job = await openJob(person, models[K1]!, ['rattle'], { arrivalSigns: ['screws', 'handle'] });
+    const job = await openJob(shop.person, shop.models[K1]!, ['rattle'], { arrivalSigns: ['screws', 'handle'] });
     const sheet = await careSheet(job);
     expect(sheet.onArrival.join(' ')).toMatch(/Handle loose.*Screws missing.*owed to the owner/i);
   });
@@ -194,7 +185,7 @@ describe('endings', () => {
     ['scrapped', { foundWords: 'Burnt out, not worth it.' }, /^Scrapped\./],
     ['cancelled', { foundWords: 'Wrong machine.' }, /^Cancelled: taken in by mistake\./],
   ] as const)('%s asks for no proof of what was not repaired, and is found again', async (ending, said, line) => {
-    const job = await openJob(person, models[K1]!, ['squeal'], { words: 'It squeals.' });
+    const job = await openJob(shop.person, shop.models[K1]!, ['squeal'], { words: 'It squeals.' });
     await end(job, { ending, ...said });
     const view = await readJob(job);
     expect(view).toMatchObject({ stage: 'closed', ending });
@@ -205,32 +196,32 @@ describe('endings', () => {
   });
 
   test('the reason is asked for where an ending needs one, and a wait is ended before it goes home', async () => {
-    const job = await openJob(person, models[K1]!, ['squeal']);
+    const job = await openJob(shop.person, shop.models[K1]!, ['squeal']);
     for (const ending of ['unrepairable', 'scrapped', 'cancelled'] as const)
       expect((await refusal(end(job, { ending, foundWords: ' ' }))).fields).toEqual([
         { field: 'foundWords', message: 'Say why, in words.' },
       ]);
-    await startWait(person, job, { ...(await base(job)), kind: 'drying', what: 'filter', hours: 5 });
+    await startWait(shop.person, job, { ...(await base(job)), kind: 'drying', what: 'filter', hours: 5 });
     expect((await refusal(end(job, { ending: 'unrepaired' }))).fields.map((f) => f.field)).toEqual(['waits']);
   });
 
   test('a complaint that was never seen is an ending, tested like any other and counted as nothing', async () => {
-    const job = await openJob(person, models[K1]!, ['rattle']);
+    const job = await openJob(shop.person, shop.models[K1]!, ['rattle']);
     const untested = await refusal(end(job, { ending: 'not-seen' }));
     expect(untested.fields.map((f) => f.field)).toContain('proofs.run-3-min');
-    await toHandBack(person, job);
-    const tallies = await db('job_tally').sum('jobs');
+    await toHandBack(shop.person, job);
+    const tallies = await shop.db('job_tally').sum('jobs');
     expect(
       (await refusal(end(job, { ending: 'not-seen', faults: ['belt-broken'] }))).fields.map((f) => f.field),
     ).toContain('faults');
     await end(job, { ending: 'not-seen' });
     expect(await lastLine(job)).toMatch(/^Handed back: the complaint was not seen here\./);
-    expect(await db('job_tally').sum('jobs')).toEqual(tallies);
+    expect(await shop.db('job_tally').sum('jobs')).toEqual(tallies);
   });
 
   test('a scrapped machine is due for nothing, until it comes again after all', async () => {
-    const job = await openJob(person, models[K1]!, ['squeal']);
-    await serveItem(person, job, { ...(await base(job)), item: 'flat-belt', done: true });
+    const job = await openJob(shop.person, shop.models[K1]!, ['squeal']);
+    await serveItem(shop.person, job, { ...(await base(job)), item: 'flat-belt', done: true });
     await end(job, { ending: 'scrapped', foundWords: 'Not worth it.' });
     const { tag } = (await readJob(job)).machine;
     expect(await machineCard(tag)).toMatchObject({ nextDueOn: null, scrappedOn: expect.any(String) });
@@ -239,14 +230,14 @@ describe('endings', () => {
   });
 
   test('under a hold an unrepaired machine goes home with the word not to use it', async () => {
-    const job = await openJob(person, models[K1]!, ['burning-smell']);
+    const job = await openJob(shop.person, shop.models[K1]!, ['burning-smell']);
     await end(job, { ending: 'unrepaired' });
     expect((await careSheet(job)).notToBeUsed).toEqual(['Smells burnt']);
   });
 
   test('what it was can be any fault of the kind, or words', async () => {
-    const job = await openJob(person, models[K1]!, ['squeal']);
-    await toHandBack(person, job);
+    const job = await openJob(shop.person, shop.models[K1]!, ['squeal']);
+    await toHandBack(shop.person, job);
     expect((await refusal(end(job, { faults: ['pump-failed'] }))).fields[0]!.field).toBe('faults');
     await end(job, { faults: [], foundWords: 'A toy whistle in the duct.' });
     expect((await readJob(job)).foundWords).toBe('A toy whistle in the duct.');
@@ -256,23 +247,23 @@ describe('endings', () => {
 
 describe('visits and complaints', () => {
   test('a visit needs no complaint, a job without either is refused', async () => {
-    const neither = await refusal(readDto(TakeInDto, newJobDto(models[K1]!, [])));
-    await readDto(TakeInDto, newJobDto(models[K1]!, [], { visit: 'service' }));
+    const neither = await refusal(readDto(TakeInDto, newJobDto(shop.models[K1]!, [])));
+    await readDto(TakeInDto, newJobDto(shop.models[K1]!, [], { visit: 'service' }));
     expect(neither.fields.map((f) => f.field)).toEqual(['complaints']);
     for (const visit of ['service', 'height', 'new-part', 'before-sale'] as const) {
-      const { job } = await takeIn(person, newJobDto(models[K1]!, [], { visit }));
+      const { job } = await takeIn(shop.person, newJobDto(shop.models[K1]!, [], { visit }));
       const view = await readJob(job);
       expect(view).toMatchObject({ visit, complaints: [], stage: 'find' });
       expect(view.proofs.some((p) => p.item.startsWith('complaint:'))).toBe(false);
-      await toHandBack(person, job);
+      await toHandBack(shop.person, job);
       await end(job);
     }
   });
 
   test('a complaint found untrue is struck with its reason; the first words stay', async () => {
-    const job = await openJob(person, models[K1]!, ['dead', 'weak-suction'], { words: 'It is dead.' });
+    const job = await openJob(shop.person, shop.models[K1]!, ['dead', 'weak-suction'], { words: 'It is dead.' });
     const strike = async (complaint: string, why: string) =>
-      strikeComplaint(person, job, { ...(await base(job)), complaint, why });
+      strikeComplaint(shop.person, job, { ...(await base(job)), complaint, why });
     await strike('dead', 'It runs here; the head cuts out.');
     const view = await readJob(job);
     expect(view).toMatchObject({
@@ -283,14 +274,20 @@ describe('visits and complaints', () => {
     expect(view.proofs.map((p) => p.item)).not.toContain('complaint:dead');
     expect((await refusal(strike('dead', 'Again.'))).fields[0]!.field).toBe('complaint');
     // Said once more after all: it stands again.
-    await amendJob(person, job, { ...(await base(job)), complaints: ['dead', 'weak-suction'] });
+    await amendJob(shop.person, job, { ...(await base(job)), complaints: ['dead', 'weak-suction'] });
     expect((await readJob(job)).complaints).toEqual(['dead', 'weak-suction']);
   });
 
   test('a part that is on no list is fitted with its words and its risk', async () => {
-    const job = await openJob(person, models[K1]!, ['rattle']);
+    const job = await openJob(shop.person, shop.models[K1]!, ['rattle']);
     const fit = async (station: string, why: string) =>
-      fitOther(person, job, { ...(await base(job)), label: 'Mount cut from an old one', why, station, quantity: 2 });
+      fitOther(shop.person, job, {
+        ...(await base(job)),
+        label: 'Mount cut from an old one',
+        why,
+        station,
+        quantity: 2,
+      });
     expect((await refusal(fit('squeegee-blades', 'From the drawer.'))).fields[0]!.field).toBe('station');
     await fit('motor-seal', 'Cut from a worn mount; may shrink.');
     const [fitted] = (await readJob(job)).fitted;

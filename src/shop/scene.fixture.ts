@@ -11,6 +11,7 @@ import { moveStage } from './moveStage/moveStage';
 import { readJob } from './odds/readJob';
 import { recordProof } from './recordProof/recordProof';
 import { ProblemError } from './problem';
+import { openTestShop } from './testShop.fixture';
 import { tickRebuild } from './tickRebuild/tickRebuild';
 import type { TakeInDto } from './takeIn/dto';
 import { takeIn } from './takeIn/takeIn';
@@ -53,6 +54,27 @@ export async function furnishShop(db: Knex): Promise<{ person: Person; models: R
   return {
     person: { id, name: 'Tess Fennock', role: 'technician' },
     models: Object.fromEntries(rows.map((r) => [r.kind, r.id])),
+  };
+}
+
+/** The furnished shop of one test file: opened before its tests, dropped after them; its members are there in the tests. */
+export function testShop(): { readonly db: Knex; readonly person: Person; readonly models: Record<string, number> } {
+  let opened: { db: Knex; close: () => Promise<void>; person: Person; models: Record<string, number> };
+  beforeAll(async () => {
+    const shop = await openTestShop();
+    opened = { ...shop, ...(await furnishShop(shop.db)) };
+  });
+  afterAll(() => opened.close());
+  return {
+    get db() {
+      return opened.db;
+    },
+    get person() {
+      return opened.person;
+    },
+    get models() {
+      return opened.models;
+    },
   };
 }
 

@@ -21,6 +21,9 @@ function runs(kindId: string, policy: Policy) {
 
 const mean = (list: number[]) => list.reduce((a, b) => a + b, 0) / list.length;
 
+/** Of each kind, the share of machines in which a fault was left that shows as the complaint. */
+const living: number[] = [];
+
 describe.each(knowledge.kinds.map((k) => k.id))('the proposed course on machines drawn from %s', (kind) => {
   const followed = runs(kind, proposedCourse());
 
@@ -28,14 +31,19 @@ describe.each(knowledge.kinds.map((k) => k.id))('the proposed course on machines
     expect(mean(followed.map((r) => Number(r.finished)))).toBeGreaterThan(0.85);
     // One or two of them look for a second cause, where a comeback would cost more.
     expect(mean(followed.map((r) => r.steps))).toBeLessThan(10);
-    // Before the run that tries the repair: what is quickly tried is tried, and the run tells of the rest.
-    expect(mean(followed.map((r) => Number(r.living)))).toBeLessThan(0.4);
+    living.push(mean(followed.map((r) => Number(r.living))));
   });
 
   test('what it proves is really there', () => {
     expect(mean(followed.map((r) => Number(r.right)))).toBeGreaterThan(0.85);
     expect(mean(followed.map((r) => Number(r.topRight)))).toBeGreaterThan(0.85);
   });
+});
+
+test('over all kinds hardly one machine in ten is left with a living cause, before the run that tries the repair', () => {
+  expect(living).toHaveLength(knowledge.kinds.length);
+  // Ending at the first proved cause leaves about one in six.
+  expect(mean(living)).toBeLessThan(0.14);
 });
 
 test('over all kinds it needs at least a quarter fewer minutes than the practitioners’ order, which beats a random one', () => {

@@ -79,6 +79,8 @@ export interface ReadingSpec {
   /** Densities are taken over the logarithm of the reading. */
   logScale?: true;
   classes: { outcome: string; scatter: Scatter }[];
+  /** Instead of these in kinds fed otherwise: a winding for a battery has a hundredth of the ohms of one for the mains. */
+  classesFor?: Partial<Record<Supply, { outcome: string; scatter: Scatter }[]>>;
   basis: Basis;
 }
 
@@ -274,6 +276,12 @@ function wordedChecks(knowledge: Knowledge, kindId: string): Check[] {
       ...c,
       how: c.how.map((line) => inWordsOf(supply, line)),
       cautions: cautionsFor(knowledge, kindId, c.cautions),
-      aspects: c.aspects.filter(has).map((a) => ({ ...a, outcomes: a.outcomes.filter(has) })),
+      aspects: c.aspects.filter(has).map((a) => ({
+        ...a,
+        outcomes: a.outcomes.filter(has),
+        ...(a.reading
+          ? { reading: { ...a.reading, classes: a.reading.classesFor?.[supply] ?? a.reading.classes } }
+          : {}),
+      })),
     }));
 }

@@ -1,5 +1,5 @@
 import type { ReadingSpec, Scatter } from '@/core/diagnosis/knowledge';
-import type { CheckText } from '../assemble';
+import type { AspectText, CheckText } from '../assemble';
 
 /** Ohms are looked at on a log scale: a good contact, a bad one, an open one differ by powers of ten. */
 function ohms(classes: [outcome: string, from: number, to: number][]): ReadingSpec {
@@ -23,6 +23,55 @@ const closedContact = (closed: string, poor: string, open: string) =>
     [poor, 1.5, 2e4],
     [open, 2e4, 1e9],
   ]);
+
+/**
+ * A motor's winding and its insulation. The ohms of a winding go with the square of its volts: on the mains some ohms to
+ * some hundred, for a battery a few hundredths to some, where a plain meter can tell an open one but hardly a short.
+ * Common practice, no source.
+ * @param opened null when an open circuit may be the carbon brushes
+ */
+function windingAndFrame(shorted: string[], opened: string[] | null): AspectText[] {
+  const battery = ohms([
+    ['winding-sound', 0.03, 60],
+    ['winding-shorted', 1e-3, 0.03],
+    ['winding-open', 3e3, 1e9],
+  ]).classes;
+  return [
+    {
+      id: 'winding',
+      label: 'Winding',
+      condition: 'winding',
+      outcomes: [
+        { id: 'winding-sound', label: 'sound' },
+        { id: 'winding-shorted', label: 'shorted', proves: shorted },
+        { id: 'winding-open', label: 'open', ...(opened ? { proves: opened } : {}) },
+      ],
+      reading: {
+        ...ohms([
+          ['winding-sound', 1, 400],
+          ['winding-shorted', 1e-3, 0.8],
+          ['winding-open', 3e3, 1e9],
+        ]),
+        classesFor: { pack: battery, 'lead-acid': battery },
+      },
+      leak: { 'winding-shorted': 0.004, 'winding-open': 0.004 },
+    },
+    {
+      id: 'frame',
+      label: 'To the frame',
+      condition: 'frame',
+      outcomes: [
+        { id: 'frame-clear', label: 'clear' },
+        { id: 'frame-leaky', label: 'leaky', raises: ['wet-signs'] },
+      ],
+      reading: ohms([
+        ['frame-clear', 1e6, 1e9],
+        ['frame-leaky', 1e-3, 1e6],
+      ]),
+      leak: { 'frame-leaky': 0.003 },
+    },
+  ];
+}
 
 /**
  * Meter work. Volts at the head: the mains voltage is a supply (110-120 V on 120 V mains); a high-impedance meter shows
@@ -260,37 +309,7 @@ export const meterChecks: CheckText[] = [
     access: 'head',
     power: 'no',
     cautions: ['unplug-before-opening'],
-    aspects: [
-      {
-        id: 'winding',
-        label: 'Winding',
-        condition: 'winding',
-        outcomes: [
-          { id: 'winding-sound', label: 'sound' },
-          { id: 'winding-shorted', label: 'shorted', proves: ['brush-motor-failed'] },
-          { id: 'winding-open', label: 'open', proves: ['brush-motor-failed'] },
-        ],
-        reading: ohms([
-          ['winding-sound', 3, 400],
-          ['winding-shorted', 1e-3, 2],
-          ['winding-open', 3e3, 1e9],
-        ]),
-        leak: { 'winding-shorted': 0.004, 'winding-open': 0.004 },
-      },
-      {
-        id: 'frame',
-        label: 'To the frame',
-        condition: 'frame',
-        outcomes: [
-          { id: 'frame-clear', label: 'clear' },
-          { id: 'frame-leaky', label: 'leaky', raises: ['wet-signs'] },
-        ],
-        reading: ohms([
-          ['frame-clear', 1e6, 1e9],
-          ['frame-leaky', 1e-3, 1e6],
-        ]),
-      },
-    ],
+    aspects: windingAndFrame(['brush-motor-failed'], ['brush-motor-failed']),
   },
   {
     id: 'brush-motor-turn',
@@ -377,38 +396,7 @@ export const meterChecks: CheckText[] = [
     access: 'motor-bay',
     power: 'no',
     cautions: ['unplug-before-opening'],
-    aspects: [
-      {
-        id: 'winding',
-        label: 'Winding',
-        condition: 'winding',
-        outcomes: [
-          { id: 'winding-sound', label: 'sound' },
-          { id: 'winding-shorted', label: 'shorted', proves: ['suction-motor-failed', 'vac-motor-failed'] },
-          { id: 'winding-open', label: 'open' },
-        ],
-        reading: ohms([
-          ['winding-sound', 0.05, 400],
-          ['winding-shorted', 1e-3, 0.05],
-          ['winding-open', 3e3, 1e9],
-        ]),
-        leak: { 'winding-shorted': 0.004, 'winding-open': 0.004 },
-      },
-      {
-        id: 'frame',
-        label: 'To the frame',
-        condition: 'frame',
-        outcomes: [
-          { id: 'frame-clear', label: 'clear' },
-          { id: 'frame-leaky', label: 'leaky', raises: ['wet-signs'] },
-        ],
-        reading: ohms([
-          ['frame-clear', 1e6, 1e9],
-          ['frame-leaky', 1e-3, 1e6],
-        ]),
-        leak: { 'frame-leaky': 0.003 },
-      },
-    ],
+    aspects: windingAndFrame(['suction-motor-failed', 'vac-motor-failed'], null),
   },
   {
     id: 'head-board-look',

@@ -1,44 +1,33 @@
-import type { Knex } from 'knex';
 import { checksOf } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
-import type { Person } from '../access/person';
 import { clearCaution } from '../clearCaution/clearCaution';
 import { fitPart } from '../fitPart/fitPart';
 import { readJob } from '../odds/readJob';
 import { recordFindings } from '../recordFindings/recordFindings';
 import { recordProof } from '../recordProof/recordProof';
 import { revokeFinding } from '../revokeFinding/revokeFinding';
-import { base, furnishShop, openJob, proveAll, refusal, SIGNED } from '../scene.fixture';
-import { openTestShop } from '../testShop.fixture';
+import { base, openJob, proveAll, refusal, SIGNED, testShop } from '../scene.fixture';
 
-let db: Knex;
-let close: () => Promise<void>;
-let person: Person;
-let models: Record<string, number>;
-beforeAll(async () => {
-  ({ db, close } = await openTestShop());
-  ({ person, models } = await furnishShop(db));
-});
-afterAll(() => close());
+const shop = testShop();
 const K1 = 'upright-shaft-belt';
 const K2 = 'upright-brush-motor';
 
 const pass = async (job: number, item: string, more: object = SIGNED) =>
-  recordProof(person, job, { ...(await base(job)), item, result: 'pass', note: '', ...more });
+  recordProof(shop.person, job, { ...(await base(job)), item, result: 'pass', note: '', ...more });
 const answer = async (job: number, check: string, outcome: string) =>
-  recordFindings(person, job, { ...(await base(job)), findings: [{ check, outcome }] });
+  recordFindings(shop.person, job, { ...(await base(job)), findings: [{ check, outcome }] });
 
 test('under a hold nothing that needs power is proved, in whatever stage; the refusal names each caution', async () => {
-  const job = await openJob(person, models[K1]!, ['burning-smell'], { arrivalSigns: ['wet'] });
+  const job = await openJob(shop.person, shop.models[K1]!, ['burning-smell'], { arrivalSigns: ['wet'] });
   const { proofs } = await readJob(job);
   expect(proofs.filter((p) => p.power).length).toBeGreaterThan(2);
   // Stages are of no account here: a row written before the rule was there is held all the same.
   for (const stage of ['find', 'fit', 'prove', 'hand-back']) {
-    await db('job').where({ id: job }).update({ stage });
+    await shop.db('job').where({ id: job }).update({ stage });
     for (const proof of proofs.filter((p) => p.power))
       for (const result of ['pass', 'fail'] as const) {
         const refused = await refusal(
-          recordProof(person, job, { ...(await base(job)), item: proof.item, result, note: '', after: 3000 }),
+          recordProof(shop.person, job, { ...(await base(job)), item: proof.item, result, note: '', after: 3000 }),
         );
         expect(refused.status).toBe(409);
         expect(refused.title).toMatch(/Smells burnt.*Has been wet|Has been wet.*Smells burnt/);
@@ -48,7 +37,7 @@ test('under a hold nothing that needs power is proved, in whatever stage; the re
   await pass(job, 'electrical-check');
   await pass(job, 'roll-free');
   for (const caution of ['burnt-smell', 'wet-signs'])
-    await clearCaution(person, job, { ...(await base(job)), caution, how: 'Opened, dried, insulation measured.' });
+    await clearCaution(shop.person, job, { ...(await base(job)), caution, how: 'Opened, dried, insulation measured.' });
   await pass(job, 'run-3-min');
 });
 
@@ -59,7 +48,7 @@ test('a new caution holds power by its data alone', async () => {
   const { raises } = look;
   look.raises = [added.id];
   try {
-    const job = await openJob(person, models[K1]!, ['squeal']);
+    const job = await openJob(shop.person, shop.models[K1]!, ['squeal']);
     await answer(job, 'frame-look', look.id);
     expect((await readJob(job)).cautions).toContain('acid-spill');
     const refused = await refusal(pass(job, 'run-3-min'));
@@ -73,7 +62,7 @@ test('a new caution holds power by its data alone', async () => {
 });
 
 test('a run is not answered under a hold, a look without power is; what was run before may be put right', async () => {
-  const job = await openJob(person, models[K1]!, ['roll-slow']);
+  const job = await openJob(shop.person, shop.models[K1]!, ['roll-slow']);
   await answer(job, 'finger-turn', 'normal-drag');
   await answer(job, 'run-seconds', 'smell-burning');
   expect((await readJob(job)).cautions).toEqual(['burnt-smell']);
@@ -89,11 +78,11 @@ test('a run is not answered under a hold, a look without power is; what was run 
   await answer(job, 'run-seconds', 'smell-clean');
   expect((await readJob(job)).cautions).toEqual([]);
   const finding = (await readJob(job)).findings.find((f) => !f.revoked && f.check === 'run-seconds')!;
-  await revokeFinding(person, job, { ...(await base(job)), finding: finding.id });
+  await revokeFinding(shop.person, job, { ...(await base(job)), finding: finding.id });
 });
 
 test('an electrical check is never passed blank: rules, readings and tester are asked for and kept', async () => {
-  const job = await openJob(person, models[K1]!, ['squeal']);
+  const job = await openJob(shop.person, shop.models[K1]!, ['squeal']);
   const blank = await refusal(pass(job, 'electrical-check', { rules: ' ', readings: '' }));
   expect(blank.status).toBe(400);
   expect(blank.fields.map((f) => f.field)).toEqual(['rules', 'readings', 'tester']);
@@ -101,14 +90,14 @@ test('an electrical check is never passed blank: rules, readings and tester are 
   const kept = (await readJob(job)).proofs.find((p) => p.item === 'electrical-check')!;
   expect(kept).toMatchObject({ result: 'pass', details: SIGNED });
   // A failure needs no more than the word: it keeps the machine here.
-  await recordProof(person, job, { ...(await base(job)), item: 'electrical-check', result: 'fail', note: '' });
+  await recordProof(shop.person, job, { ...(await base(job)), item: 'electrical-check', result: 'fail', note: '' });
 });
 
 test('a repaired protection owes its proof, whether it was proved at fault or only replaced', async () => {
   const items = async (job: number) => (await readJob(job)).proofs.map((p) => p.item);
-  const proved = await openJob(person, models[K2]!, ['roll-not-turning']);
+  const proved = await openJob(shop.person, shop.models[K2]!, ['roll-not-turning']);
   expect(await items(proved)).not.toContain('stops-upright');
-  await recordFindings(person, proved, {
+  await recordFindings(shop.person, proved, {
     ...(await base(proved)),
     findings: [{ check: 'tilt-switch-ohms', condition: 'leaned-back', value: 1e9, unit: 'Ω' }],
   });
@@ -116,17 +105,23 @@ test('a repaired protection owes its proof, whether it was proved at fault or on
   const owed = (await readJob(proved)).proofs.find((p) => p.item === 'stops-upright')!;
   expect(owed).toMatchObject({ label: 'The roll stops when it stands upright', required: true, power: true });
 
-  const replaced = await openJob(person, models[K2]!, ['roll-not-turning']);
+  const replaced = await openJob(shop.person, shop.models[K2]!, ['roll-not-turning']);
   const part = (await readJob(replaced)).parts.find((p) => p.station === 'tilt-switch')!;
-  await fitPart(person, replaced, { ...(await base(replaced)), code: part.code, station: 'tilt-switch', quantity: 1 });
+  await fitPart(shop.person, replaced, {
+    ...(await base(replaced)),
+    code: part.code,
+    station: 'tilt-switch',
+    quantity: 1,
+  });
   expect(await items(replaced)).toContain('stops-upright');
-  await proveAll(person, replaced);
+  await proveAll(shop.person, replaced);
 });
 
 test('a machine of great age carries its caution, one of unknown age or younger does not', async () => {
   const made = async (madeYear: number | null) => {
-    const job = await openJob(person, models[K1]!, ['squeal']);
-    await db('machine')
+    const job = await openJob(shop.person, shop.models[K1]!, ['squeal']);
+    await shop
+      .db('machine')
       .where({ id: (await readJob(job)).machine.id })
       .update({ made_year: madeYear });
     return (await readJob(job)).standing;

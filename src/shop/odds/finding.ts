@@ -34,30 +34,7 @@ export async function finding(request: FindingRequestDto): Promise<FindingAnswer
     request.modelId ?? null,
   );
   if (!assessment) throw new ProblemError(400, problem!);
-  const {
-    faults,
-    explanations,
-    next,
-    readings,
-    proved,
-    explained,
-    finished,
-    minutesSpent,
-    minutesToGo,
-    cautions,
-    basis,
-  } = assessment;
-  return Object.assign(new FindingAnswerDto(), {
-    faults,
-    explanations,
-    next,
-    readings,
-    proved,
-    explained,
-    finished,
-    minutesSpent,
-    minutesToGo,
-    cautions,
-    basis,
-  });
+  // What stands open is the bench's own affair.
+  const { open: _, ...told } = assessment;
+  return Object.assign(new FindingAnswerDto(), told);
 }

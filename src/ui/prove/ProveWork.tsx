@@ -88,6 +88,17 @@ interface RowProps {
   isHeld: boolean;
 }
 
+/** One proof on a line of its own; two columns on a phone. */
+const rowOf = (columns: string) => ({
+  display: 'grid',
+  gridTemplateColumns: { xs: '1fr 1fr', sm: columns },
+  gap: 1,
+  alignItems: 'center',
+  borderBottom: '1px solid',
+  borderColor: 'divider',
+  pb: 1,
+});
+
 /** What is proved, and how it stands. */
 function ProofName({ proof, isHeld }: Pick<RowProps, 'proof' | 'isHeld'>) {
   return (
@@ -154,19 +165,7 @@ function SignedProof({ proof, desk, disabled, isHeld, me }: RowProps & { me: str
     for (const drop of [dropRules, dropReadings, dropTester]) drop();
   };
   return (
-    <Box
-      role="group"
-      aria-label={proof.label}
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr auto auto' },
-        gap: 1,
-        alignItems: 'center',
-        borderBottom: '1px solid',
-        borderColor: 'divider',
-        pb: 1,
-      }}
-    >
+    <Box role="group" aria-label={proof.label} sx={rowOf('1fr auto auto')}>
       <ProofName proof={proof} isHeld={isHeld} />
       <PassOrFail proof={proof} disabled={disabled} onPress={(result) => void press(result)} />
       <Box
@@ -203,19 +202,7 @@ function PlainProof({ proof, desk, disabled, isHeld }: RowProps) {
     if (await desk.act('record-proof', { item: proof.item, result, note })) dropNote();
   };
   return (
-    <Box
-      role="group"
-      aria-label={proof.label}
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 200px auto auto' },
-        gap: 1,
-        alignItems: 'center',
-        borderBottom: '1px solid',
-        borderColor: 'divider',
-        pb: 1,
-      }}
-    >
+    <Box role="group" aria-label={proof.label} sx={rowOf('1fr 200px auto auto')}>
       <ProofName proof={proof} isHeld={isHeld} />
       <TextField
         label="Note"
@@ -257,15 +244,7 @@ function NumberProof({ proof, desk, disabled }: RowProps) {
         dropBefore();
         dropAfter();
       }}
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 150px 150px auto' },
-        gap: 1,
-        alignItems: 'center',
-        borderBottom: '1px solid',
-        borderColor: 'divider',
-        pb: 1,
-      }}
+      sx={rowOf('1fr 150px 150px auto')}
     >
       <Typography variant="body2" sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
         {proof.label} <span>(if measured)</span>
