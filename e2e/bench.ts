@@ -81,11 +81,11 @@ export async function takeInStranger(page: Page, s: Stranger): Promise<void> {
 export async function putOnBench(page: Page, name: string): Promise<void> {
   const card = page.getByRole('region', { name: 'Check on the bench' });
   await expect(card).toBeVisible();
-  if (!(await card.getByRole('heading', { name }).isVisible())) {
+  if (!(await card.getByRole('heading', { name, exact: true }).isVisible())) {
     await page.getByLabel('Find a check').fill(name);
     await page.getByLabel('Find a check').press('Enter');
   }
-  await expect(card.getByRole('heading', { name })).toBeVisible();
+  await expect(card.getByRole('heading', { name, exact: true })).toBeVisible();
 }
 
 /**

@@ -95,6 +95,23 @@ describe('an upright with a dead roll, belt from the shaft', () => {
     expect(next[0]!.total - Math.min(...next.map((n) => n.total))).toBeLessThan(0.5);
   });
 
+  test('why a check is proposed speaks of what it would change, never of a bystander that is proved already', () => {
+    for (const [kind, complaints, answers] of [
+      ['upright-clutch', ['dead', 'burning-smell'], [{ check: 'motor-spin', outcome: 'spin-stuck' }]],
+      ['scrubber-ride-on', ['squeal'], [{ check: 'deck-debris', outcome: 'debris-packed' }]],
+      [K1, ['roll-slow', 'weak-suction'], [{ check: 'sole-plate-look', outcome: 'hair-much' }]],
+    ] as const) {
+      const { proved, next } = find(kind, [...complaints], [...answers]);
+      expect(proved.length).toBeGreaterThan(0);
+      for (const n of next.slice(0, 6))
+        for (const lead of n.why) expect([n.check, proved.includes(lead.topFault ?? '')]).toEqual([n.check, false]);
+    }
+    // The likely answers of the first look do not all tell the same.
+    const [first] = find(K1, ['roll-not-turning']).next.filter((n) => n.check === 'sole-plate-look');
+    const told = first!.why.map((w) => `${w.topFault} ${w.topProbability.toFixed(2)}`);
+    expect(new Set(told).size).toBeGreaterThan(2);
+  });
+
   test('what is said to be less speaks against what would make it more', () => {
     // Walk 20: a slow roll is no broken belt; a machine that cuts out is not dead.
     for (const [kind, said, more, fault] of [

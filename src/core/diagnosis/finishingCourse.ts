@@ -29,14 +29,22 @@ export interface FinishingInput {
    * Without it every fault of the set must be reached.
    */
   groupsOf?: (faults: number[]) => number[][];
+  /** Weights of the sets as they stand now, and what is proved now: a finish tells which fault it moves most from there. */
+  before?: { weights: Float64Array; proved: ReadonlySet<number> };
 }
 
 export interface Finish {
   /** Expected minutes until everything that must be is proved and repaired. */
   minutes: number;
+  /** The fault, not proved before, whose odds have moved most; -1 when none has. */
   topFault: number;
   topProbability: number;
 }
+
+/** A fall tells as much as a rise of so much of it: what becomes likely is spoken of first. */
+const FALL = 0.8;
+/** Odds that move less have not moved. */
+const STILL = 0.005;
 
 /** Less of the weight than this is not pursued further. */
 const NEGLIGIBLE = 2e-3;
@@ -51,7 +59,7 @@ const UNREACHED = 60;
  *
  * The returned function is used many times with different weights: `proved` owe their repair, `repaired` do not.
  */
-export function finishingCourse({ sets, provers, repair, groupsOf }: FinishingInput) {
+export function finishingCourse({ sets, provers, repair, groupsOf, before }: FinishingInput) {
   const faults = [...new Set(sets.flatMap((s) => s.faults))];
   const position = new Map(faults.map((f, i) => [f, i]));
   const members = sets.map((s) => Int32Array.from(s.faults, (f) => position.get(f)!));
@@ -70,6 +78,9 @@ export function finishingCourse({ sets, provers, repair, groupsOf }: FinishingIn
   const paid = new Uint8Array(faults.length);
   /** Sets that are not finished yet: those that still count are at the front. */
   const alive = new Int32Array(sets.length);
+
+  const were = new Float64Array(faults.length);
+  if (before) members.forEach((those, h) => those.forEach((i) => (were[i]! += before.weights[h]!)));
 
   const isFinished = (h: number) => {
     for (const group of groups[h]!) {
@@ -103,8 +114,13 @@ export function finishingCourse({ sets, provers, repair, groupsOf }: FinishingIn
     }
     let topFault = -1;
     let topProbability = 0;
+    let most = STILL;
     for (let i = 0; i < faults.length; i++) {
-      if (odds[i]! > topProbability) {
+      const rise = odds[i]! - were[i]!;
+      const moved = rise > 0 ? rise : -FALL * rise;
+      // A bystander that is proved already stays so whatever is answered.
+      if (moved > most && !before?.proved.has(faults[i]!)) {
+        most = moved;
         topProbability = odds[i]!;
         topFault = faults[i]!;
       }

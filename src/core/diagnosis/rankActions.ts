@@ -79,7 +79,7 @@ export function rankActions(input: RankInput): Ranking {
   const sets = likeliest(input.sets);
   const totalWeight = sets.reduce((sum, s) => sum + s.probability, 0);
   const weights = Float64Array.from(sets, (s) => s.probability / totalWeight);
-  const course = finishingCourse({ ...input, sets });
+  const course = finishingCourse({ ...input, sets, before: { weights, proved } });
   const nobody: ReadonlySet<number> = new Set();
   const now = course(weights, proved, nobody, openNow).minutes;
   const isCandidate = new Uint8Array(network.faults.length);

@@ -105,7 +105,7 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave }: P
           ) : (
             ', nothing more to open'
           )}
-          {next && (
+          {next && next.total >= 0.5 && (
             <>
               , about <Reading>{Math.round(next.total)} min</Reading> to the end this way
             </>

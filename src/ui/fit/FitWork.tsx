@@ -38,7 +38,7 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
         </Typography>
         <Typography variant="body2">
           {job.proved.length > 0
-            ? job.proved.map((id) => `${faultLabel(id)}: ${faultOf(id)?.repair.label.toLowerCase()}`).join('; ')
+            ? job.proved.map((id) => `${faultLabel(id)}: ${faultOf(id)?.repair.label.toLowerCase()}`).join('; ') + '.'
             : 'No cause is proved: fit what you stand behind, and prove it.'}
           {held && ` It is not run before it is made safe: ${held}.`}
         </Typography>
