@@ -140,7 +140,7 @@ export const electricFaults: FaultText[] = [
   fault(
     'seat-switch-failed',
     'Seat switch failed',
-    { dead: 'often', 'dead-intermittent': 'often' },
+    { dead: 'often', 'dead-intermittent': 'often', 'does-not-drive': 'often' },
     { 'seat-switch-ohms=seat-open': 'always', 'contactor-click=contactor-silent': 'sometimes' },
     ['Fit a new seat switch', 15, 'battery', ['switch']],
   ),

@@ -125,7 +125,12 @@ export const gearFaults: FaultText[] = [
   fault(
     'transmission-worn',
     'Transmission worn',
-    { 'hard-to-push': 'usually', 'clicks-when-driving': 'often', 'drives-one-way': 'rarely' },
+    {
+      'hard-to-push': 'usually',
+      'clicks-when-driving': 'often',
+      'drives-one-way': 'rarely',
+      'does-not-drive': 'sometimes',
+    },
     {
       'drive-clicks=drive-clicks': 'usually',
       'pedal-engages=engages-late': 'often',
@@ -136,7 +141,7 @@ export const gearFaults: FaultText[] = [
   fault(
     'shift-arm-not-joined',
     'Shift arm not joined',
-    { 'drives-one-way': 'always', 'hard-to-push': 'often' },
+    { 'drives-one-way': 'always', 'does-not-drive': 'rarely', 'hard-to-push': 'often' },
     { 'pedal-engages=engages-one-way': 'usually', 'transmission-look=arm-loose': 'always' },
     ['Join the shift arm, adjust to neutral', 15, 'transmission'],
   ),
@@ -150,21 +155,21 @@ export const gearFaults: FaultText[] = [
   fault(
     'drive-belt-worn',
     'Drive belt worn or broken',
-    { 'hard-to-push': 'always', squeal: 'sometimes' },
+    { 'does-not-drive': 'always', 'hard-to-push': 'usually', squeal: 'sometimes' },
     { 'pedal-engages=engages-none': 'usually', 'transmission-look=drive-belt-broken': 'always' },
     ['Fit a new drive belt', 20, 'transmission', ['belt']],
   ),
   fault(
     'drive-sprocket-worn',
     'Drive sprocket worn',
-    { 'clicks-when-driving': 'usually', 'hard-to-push': 'sometimes' },
+    { 'clicks-when-driving': 'usually', 'does-not-drive': 'sometimes', 'hard-to-push': 'sometimes' },
     { 'drive-clicks=drive-clicks': 'often', 'transmission-look=sprocket-worn': 'always' },
     ['Fit a new drive sprocket and belt', 35, 'transmission', ['drive', 'belt']],
   ),
   fault(
     'drive-pedal-bent',
     'Drive pedal bent',
-    { 'hard-to-push': 'usually' },
+    { 'does-not-drive': 'often', 'hard-to-push': 'usually' },
     { 'pedal-engages=pedal-catches': 'always' },
     ['Straighten or replace the pedal', 8, 'outside'],
   ),
@@ -348,14 +353,14 @@ export const gearFaults: FaultText[] = [
   fault(
     'drive-wheel-bound',
     'Drive wheel bound by hair',
-    { 'goes-in-circles': 'always', 'hard-to-push': 'rarely' },
+    { 'goes-in-circles': 'always', 'does-not-drive': 'rarely', 'hard-to-push': 'rarely' },
     { 'drive-wheel-look=wheel-hair': 'always' },
     ['Clear the wheel and its axle', 6, 'outside'],
   ),
   fault(
     'drive-wheel-failed',
     'Drive wheel module failed',
-    { 'goes-in-circles': 'always' },
+    { 'goes-in-circles': 'always', 'does-not-drive': 'sometimes' },
     { 'drive-wheel-look=wheel-dead': 'always' },
     ['Fit a new wheel module', 15, 'head', ['motor']],
   ),

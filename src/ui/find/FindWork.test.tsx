@@ -94,6 +94,16 @@ test('odds that were told before are there at once when the answer is taken back
   expect(asked()).toBe(1);
 });
 
+test('who asks by name for the check that is on the bench keeps it', async () => {
+  furnishBrowser();
+  stand(<Screen told={before.odds} />);
+  await settle();
+  fireEvent.change(screen.getByLabelText('Find a check'), { target: { value: first.label } });
+  fireEvent.keyDown(screen.getByLabelText('Find a check'), { key: 'Enter' });
+  await settle();
+  expect(within(bench()).getByRole('heading', { level: 2 }).textContent).toContain(first.label);
+});
+
 describe('presses that are quicker than the line', () => {
   const check = 'sole-plate-look';
   const outcomes = checksOf(knowledge, 'upright-brush-motor')

@@ -46,7 +46,8 @@ export function OtherChecks({
       })),
   ]
     .map((r) => ({ ...r, label: doingOf(job.machine.kind, r.check)?.label ?? r.check }))
-    .filter((r) => r.check !== current)
+    // Who asks by name for what is on the bench already means that, not the next in the list.
+    .filter((r) => r.check !== current || words !== '')
     .filter((r) => words === '' || r.label.toLowerCase().includes(words.toLowerCase()))
     // What is called just so comes before what has the words somewhere in it.
     .sort((a, b) => (words === '' ? 0 : nearness(a.label, words) - nearness(b.label, words)));

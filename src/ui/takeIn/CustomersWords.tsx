@@ -7,21 +7,16 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useDeferredValue, useMemo, type RefObject } from 'react';
+import { useMemo, type RefObject } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { proposeComplaints } from '@/core/intake/proposeComplaints';
 import { knowledge } from '@/knowledge';
 import { visits } from '@/knowledge/counter';
-import { shippedPhrases } from '@/knowledge/phrases';
 import type { Visit } from '@/shop/jobView/dto';
-import { complaintLabel, faultLabel } from '../job/labels';
+import { faultLabel } from '../job/labels';
 import { Key } from '../parts/Key';
 import { TypedField } from './TypedField';
+import { useHearing, type Proposal } from './useHearing';
 import type { TakeInForm } from './useTakeIn';
-
-const MOST = 4;
-/** Beyond this nobody is speaking any more; what was said first is heard. */
-const HEARD_CHARACTERS = 4000;
 
 interface Props {
   form: TakeInForm;
@@ -38,23 +33,16 @@ export function CustomersWords({ form, kindId, wordsBox }: Props) {
     ? complaints
     : complaints.filter((c) => 2 * c.kinds.length > knowledge.kinds.length || v.complaints.includes(c.id));
   const faults = useMemo(() => (kindId ? knowledge.faults.filter((f) => kindId in f.kinds) : []), [kindId]);
-  const words = useDeferredValue(v.words);
-  const heard = useMemo(() => {
-    const known = new Set(complaints.map((c) => c.id));
-    return proposeComplaints(shippedPhrases, words.slice(0, HEARD_CHARACTERS), 24)
-      .filter((p) => known.has(p.complaint))
-      .slice(0, 8);
-  }, [words, complaints]);
-  const proposed = heard.filter((p) => !v.complaints.includes(p.complaint)).slice(0, MOST);
-  const accept = (at: number) => {
-    const p = proposed[at];
-    if (p) toggle('complaints', p.complaint);
+  const { proposed, deaf } = useHearing(v, complaints);
+  const accept = (p: Proposal | undefined) => {
+    if (p?.complaint) toggle('complaints', p.complaint);
+    if (p?.visit) set({ visit: p.visit });
   };
   useHotkeys(
     'alt+1,alt+2,alt+3,alt+4',
     (event) => {
       event.preventDefault();
-      accept(Number(event.code.slice(-1)) - 1);
+      accept(proposed[Number(event.code.slice(-1)) - 1]);
     },
     { enableOnFormTags: true },
     [proposed],
@@ -85,10 +73,15 @@ export function CustomersWords({ form, kindId, wordsBox }: Props) {
           </Typography>
         )}
         {proposed.map((p, i) => (
-          <Button key={p.complaint} size="small" onClick={() => accept(i)} title={`Heard as: ${p.because}`}>
-            {complaintLabel(p.complaint)} &nbsp;<Key>{`Alt ${i + 1}`}</Key>
+          <Button key={p.label} size="small" onClick={() => accept(p)} title={`Heard in: ${p.because}`}>
+            {p.label} &nbsp;<Key>{`Alt ${i + 1}`}</Key>
           </Button>
         ))}
+        {deaf && (
+          <Typography variant="body2" sx={{ alignSelf: 'center', color: 'text.secondary' }}>
+            The words could not be listened to just now: choose below.
+          </Typography>
+        )}
       </Box>
       <Box role="group" aria-label="Complaints">
         <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
