@@ -11,7 +11,15 @@ export interface JobState {
   machine: Omit<MachineRow, 'search' | 'search_vector'>;
   model: ModelRow & { added_stations: AddedStation[] };
   customer: { id: number; name: string; kind: string; phone: string; standing: string };
-  shop: { zone: string; currency: string };
+  shop: {
+    zone: string;
+    currency: string;
+    comebackMinutes: number;
+    /** What an hour of the bench costs, in minor units; null when it was not said. */
+    labourMinor: number | null;
+    /** Group → the middle price of the parts for this kind, in minor units. */
+    partPrices: Record<string, number>;
+  };
   complaints: string[];
   signs: string[];
   marks: { station: string; text: string }[];
@@ -73,7 +81,13 @@ const STATE = `select
   to_jsonb(model) as model,
   json_build_object('id', customer.id, 'name', customer.name, 'kind', customer.kind, 'phone', customer.phone,
     'standing', customer.standing) as customer,
-  json_build_object('zone', coalesce(shop.zone, 'UTC'), 'currency', coalesce(shop.currency, 'USD')) as shop,
+  json_build_object('zone', coalesce(shop.zone, 'UTC'), 'currency', coalesce(shop.currency, 'USD'),
+    'comebackMinutes', coalesce(shop.comeback_minutes, 90), 'labourMinor', shop.labour_minor,
+    'partPrices', (select coalesce(json_object_agg(part_group, middle), '{}') from (
+      select part_group, percentile_disc(0.5) within group (order by price_minor) as middle
+      from part where shop.labour_minor is not null
+        and exists (select from part_station s where s.code = part.code and s.kind = model.kind)
+      group by part_group) g)) as shop,
   (select coalesce(json_agg(complaint order by complaint), '[]') from job_complaint
     where job_id = job.id and struck_at is null) as complaints,
   ${list(

@@ -8,6 +8,10 @@ export interface ShopRow {
   paper: 'A4' | 'Letter';
   benches: number;
   units: 'metric' | 'inch';
+  /** What a machine costs that comes back, minutes. */
+  comeback_minutes: number;
+  /** What an hour of the bench costs, in minor units; null when it was not said. */
+  labour_minor: number | null;
   version: number;
 }
 
@@ -19,16 +23,32 @@ const DEFAULTS: ShopRow = {
   paper: 'A4',
   benches: 2,
   units: 'metric',
+  comeback_minutes: 90,
+  labour_minor: null,
   version: 1,
 };
 
-const COLUMNS = ['name', 'zone', 'mains_v', 'currency', 'paper', 'benches', 'units', 'version'] as const;
+const COLUMNS = [
+  'name',
+  'zone',
+  'mains_v',
+  'currency',
+  'paper',
+  'benches',
+  'units',
+  'comeback_minutes',
+  'labour_minor',
+  'version',
+] as const;
 
 export async function shopSettings(db: Db): Promise<ShopRow> {
   return (await db('shop').first(...COLUMNS)) ?? DEFAULTS;
 }
 
-export async function insertShop(db: Db, row: Omit<ShopRow, 'benches' | 'units' | 'version'>): Promise<void> {
+export async function insertShop(
+  db: Db,
+  row: Pick<ShopRow, 'name' | 'zone' | 'mains_v' | 'currency' | 'paper'> & Partial<ShopRow>,
+): Promise<void> {
   await db('shop').insert(row);
 }
 

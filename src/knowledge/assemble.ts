@@ -23,6 +23,8 @@ export type AspectText = Omit<Aspect, 'kinds' | 'outcomes'> & {
   outcomes: Omit<Outcome, 'kinds'>[];
   /** There is something to see only in a kind with one of these stations. */
   onlyWith?: string[];
+  /** It is seen otherwise in a kind with one of these stations. */
+  notWith?: string[];
 };
 
 /** A check as it is done, wherever it is done. */
@@ -62,6 +64,7 @@ export function assemble(parts: {
   /** Fault → what its repair owes. */
   owedProofs: Record<string, OwedProof[]>;
   oneState: string[][];
+  partMinutes: Record<string, number>;
 }): Knowledge {
   const { books } = parts;
   const ids = (list: { id: string }[]) => new Set(list.map((x) => x.id));
@@ -80,6 +83,7 @@ export function assemble(parts: {
     kinds: books.map((b) => b.kind),
     cautions: parts.cautions,
     oneState: parts.oneState,
+    partMinutes: parts.partMinutes,
     complaints: parts.complaints.map(({ onlyWith, ...complaint }) => ({
       ...complaint,
       kinds: where(
@@ -112,13 +116,13 @@ export function assemble(parts: {
       return {
         ...check,
         kinds,
-        aspects: check.aspects.map(({ onlyWith, outcomes, ...aspect }): Aspect => {
+        aspects: check.aspects.map(({ onlyWith, notWith, outcomes, ...aspect }): Aspect => {
           const seen = outcomes.map((o) => ({
             outcome: o,
             kinds: ofCheck.filter((b) => !o.proves || o.proves.some((f) => f in b.faults)).map((b) => b.kind.id),
           }));
           const shown = ofCheck
-            .filter((b) => hasOneOf(b.kind, onlyWith))
+            .filter((b) => hasOneOf(b.kind, onlyWith) && !(notWith && hasOneOf(b.kind, notWith)))
             .filter((b) =>
               seen
                 .slice(1)

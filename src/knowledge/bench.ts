@@ -233,7 +233,14 @@ export const careLines: { kinds: string[]; afterFaults?: string[]; text: string 
   },
   {
     kinds: kindsWith('flat-belt', 'primary-belt'),
-    afterFaults: ['belt-broken', 'belt-slipping', 'belt-off-track', 'rubber-on-shaft'],
+    afterFaults: [
+      'belt-broken',
+      'belt-slipping',
+      'belt-brittle',
+      'belt-off-track',
+      'rubber-on-shaft',
+      'primary-belt-stretched',
+    ],
     text: 'Lift the machine off fringes and loose rugs at once: a stalled roll burns the belt in seconds.',
   },
   {
@@ -263,6 +270,11 @@ export const careLines: { kinds: string[]; afterFaults?: string[]; text: string 
   {
     kinds: kindsWith('squeegee-blades'),
     text: 'Wipe the squeegee, rinse both tanks and leave their lids open overnight. Run the suction a minute to dry its fan.',
+  },
+  {
+    kinds: kindsWith('squeegee-blades'),
+    afterFaults: ['driven-over-ramps', 'squeegee-tilted', 'skirts-worn'],
+    text: 'Over ramps and thresholds sideways, the squeegee and the deck up.',
   },
   {
     kinds: kindsWith('deck-pressure'),

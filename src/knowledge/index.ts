@@ -22,6 +22,7 @@ import { powerFaults } from './faults/power';
 import { waterFaults } from './faults/water';
 import { kindBooks } from './kinds';
 import { oneState } from './oneState';
+import { partMinutes } from './partMinutes';
 import { owedProofs, repairCautions } from './workCautions';
 
 /** Everything that the trade knows; a server does not start on knowledge with dead ends (`checkKnowledge`). */
@@ -50,6 +51,7 @@ export const knowledge: Knowledge = assemble({
   repairCautions,
   owedProofs,
   oneState,
+  partMinutes,
 });
 
 /** @throws RangeError for a kind that is not known */

@@ -32,6 +32,22 @@ describe('the shipped knowledge', () => {
     expect(problems).toContain('complaint sings names caution nonsense, which is not there');
   });
 
+  test('what a complaint asks for first and what a check is made after must be there', () => {
+    const problems = problemsIn({
+      ...knowledge,
+      complaints: knowledge.complaints.map((c) => (c.id === 'dead' ? { ...c, asksFirst: ['palm-reading'] } : c)),
+      checks: knowledge.checks.map((c) => (c.id === 'cord-flex' ? { ...c, madeAfter: 'prayer' } : c)),
+    });
+    expect(problems).toContain('complaint dead asks for palm-reading first, which is not there');
+    expect(problems).toContain('check cord-flex is made after prayer, which is not there');
+  });
+
+  test('every group of parts that a repair takes has its minutes', () => {
+    for (const fault of knowledge.faults)
+      for (const group of fault.repair.parts ?? [])
+        expect([group, knowledge.partMinutes![group]! > 0]).toEqual([group, true]);
+  });
+
   test('priors add up to the stated number of faults', () => {
     for (const kind of knowledge.kinds) {
       const sum = [...shippedPriors(knowledge, kind).values()].reduce((a, b) => a + b, 0);

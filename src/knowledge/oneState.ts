@@ -3,11 +3,15 @@
  * Common practice, no source.
  */
 export const oneState: string[][] = [
-  ['belt-broken', 'belt-off-track', 'belt-slipping', 'belt-teeth-worn', 'belt-twisted-wrong'],
+  ['belt-broken', 'belt-off-track', 'belt-slipping', 'belt-teeth-worn', 'belt-twisted-wrong', 'belt-brittle'],
   ['roll-bound-by-hair', 'roll-jammed-by-object'],
-  ['filter-clogged', 'pre-filter-disintegrated'],
+  ['filter-clogged', 'filter-dirty', 'pre-filter-disintegrated'],
+  ['exhaust-filter-clogged', 'exhaust-filter-apart'],
+  ['cyclone-plugged', 'cones-some-plugged'],
+  ['primary-belt-broken', 'primary-belt-stretched'],
+  ['bristles-worn', 'roll-set-low'],
   ['bag-or-bin-full', 'bag-missing', 'bag-clogged'],
-  ['deck-belt-slipping', 'deck-belt-broken'],
+  ['deck-belt-slipping', 'deck-belt-loose', 'deck-belt-tight', 'deck-belt-broken'],
   ['tilt-switch-failed', 'tilt-switch-stuck-closed'],
   ['clutch-left-off', 'clutch-stuck-engaged'],
   ['battery-worn', 'pack-deep-flat'],

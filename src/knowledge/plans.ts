@@ -26,7 +26,7 @@ export const planItems: PlanItem[] = [
     benchDays: 90,
     heavyDays: 30,
     parts: ['filter'],
-    repairs: ['filter-clogged'],
+    repairs: ['filter-clogged', 'filter-dirty'],
   },
   {
     id: 'pre-filter-new',
@@ -44,7 +44,7 @@ export const planItems: PlanItem[] = [
     makerDays: 365,
     benchDays: 365,
     parts: ['filter'],
-    repairs: ['exhaust-filter-clogged'],
+    repairs: ['exhaust-filter-clogged', 'exhaust-filter-apart'],
   },
   {
     id: 'roll-hair',
@@ -64,7 +64,7 @@ export const planItems: PlanItem[] = [
     makerDays: null,
     benchDays: null,
     parts: ['roll'],
-    repairs: ['bristles-worn'],
+    repairs: ['bristles-worn', 'roll-set-low', 'roll-mouldy'],
   },
   {
     id: 'flat-belt',
@@ -74,7 +74,7 @@ export const planItems: PlanItem[] = [
     benchDays: 365,
     heavyDays: 180,
     parts: ['belt'],
-    repairs: ['belt-slipping', 'belt-broken'],
+    repairs: ['belt-slipping', 'belt-broken', 'belt-brittle'],
   },
   {
     id: 'toothed-belt-look',
@@ -114,7 +114,7 @@ export const planItems: PlanItem[] = [
     heavyDays: 90,
     parts: ['belt'],
     checks: ['deck-belts'],
-    repairs: ['deck-belt-slipping', 'deck-belt-broken'],
+    repairs: ['deck-belt-slipping', 'deck-belt-broken', 'deck-belt-loose'],
   },
   {
     id: 'squeegee-turn',

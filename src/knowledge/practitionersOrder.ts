@@ -13,6 +13,7 @@ export const practitionersOrder: readonly string[] = [
   'remote-lamp',
   'valve-position',
   'deck-pressure',
+  'operator-ask',
   'bag-or-bin',
   'tank-look',
   'wet-signs',

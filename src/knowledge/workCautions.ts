@@ -41,6 +41,7 @@ export const repairCautions: Record<string, string[]> = {
     'brush-motor-failed',
     'clutch-worn-or-melted',
     'primary-belt-broken',
+    'primary-belt-stretched',
     'cyclone-plugged',
     'turbine-jammed',
     'turbine-cover-leaking',
@@ -50,6 +51,8 @@ export const repairCautions: Record<string, string[]> = {
   blades: ['roll-bound-by-hair', 'deck-debris-packed', 'side-brush-bound', 'wheels-bound', 'drive-wheel-bound'],
   'dry-before-run': [
     'filter-clogged',
+    'filter-dirty',
+    'cones-some-plugged',
     'cyclone-plugged',
     'pre-filter-disintegrated',
     'mesh-matted',
@@ -61,6 +64,10 @@ export const repairCautions: Record<string, string[]> = {
   'motor-stays-dry': ['intake-screen-blocked', 'bag-missing', 'float-fouled', 'vac-filter-lid-warped'],
   'mould-dust': [
     'filter-clogged',
+    'filter-dirty',
+    'exhaust-filter-apart',
+    'cones-some-plugged',
+    'roll-mouldy',
     'felt-clogged',
     'exhaust-filter-clogged',
     'bag-or-bin-full',
@@ -97,6 +104,8 @@ export const repairCautions: Record<string, string[]> = {
   'heavy-machine': [
     'deck-debris-packed',
     'deck-belt-slipping',
+    'deck-belt-loose',
+    'deck-belt-tight',
     'deck-belt-broken',
     'deck-bearing-rusted',
     'brush-left-in',

@@ -15,6 +15,10 @@ export interface AssessInput extends PriorOptions {
   raised?: string[];
   /** Cautions cleared by somebody's name. */
   cleared?: string[];
+  /** What a machine costs that comes back because a second cause was left in it, minutes. */
+  comebackMinutes?: number;
+  /** Group of parts → what one costs in this shop, in minutes of its bench. */
+  partMinutes?: Readonly<Record<string, number>>;
 }
 
 export interface ReadAs {

@@ -38,6 +38,8 @@ export interface CompiledKind {
   checks: Check[];
   complaints: Complaint[];
   rules: Rules;
+  /** Group of parts → what one usually costs, in minutes of the bench. */
+  partMinutes: Readonly<Record<string, number>>;
 }
 
 export interface PriorOptions {
@@ -178,6 +180,7 @@ function buildSkeleton(knowledge: Knowledge, kind: Kind, dropped: ReadonlySet<st
     checks,
     complaints,
     rules: rulesOf(knowledge, checks),
+    partMinutes: knowledge.partMinutes ?? {},
   };
 }
 

@@ -63,6 +63,7 @@ export function diagnose(compiled: CompiledKind, input: AssessInput, references:
           made: new Set(input.answers.map((a) => a.check)),
           open,
           allowed: (check) => !held || check.power === 'no',
+          comebackMinutes: input.comebackMinutes,
         })
       : [];
   return {

@@ -31,6 +31,10 @@ export interface FinderCase {
   ageYears?: number;
   /** The fault that the owner thinks of. */
   hint?: string;
+  /** What a comeback costs this shop, minutes; the shipped figure when absent. */
+  comebackMinutes?: number;
+  /** Group of parts → what one costs in this shop, in minutes of its bench; the shipped figures when absent. */
+  partMinutes?: Record<string, number>;
 }
 
 /** What stands on the bench, whatever the odds: told by the findings alone. */

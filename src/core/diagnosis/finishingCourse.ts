@@ -90,10 +90,11 @@ export function finishingCourse({ sets, provers, repair, groupsOf, before }: Fin
     }
     return true;
   };
+  /** Whose repair a set may owe, each once, however many complaints it explains. */
+  const owing = groups.map((all) => Int32Array.from(new Set(all.flatMap((group) => [...group]))));
   const owed = (h: number, open: number) => {
     let minutes = 0;
-    for (const group of groups[h]!)
-      for (const i of group) if (reached[i] && !paid[i]) minutes += repair.minutes(faults[i]!, open);
+    for (const i of owing[h]!) if (reached[i] && !paid[i]) minutes += repair.minutes(faults[i]!, open);
     return minutes;
   };
 

@@ -3,8 +3,9 @@ import type { CompiledKind } from './compileKind';
 import type { Explanation } from './explanations';
 import { STRENGTHS, type Check } from './knowledge';
 
-/** What a machine costs that comes back because a second cause was left in it, minutes. Common practice, no source. */
+/** What a machine costs that comes back because a second cause was left in it, minutes, unless the shop says. Common practice, no source. */
 export const COMEBACK_MINUTES = 90;
+
 /**
  * How likely a complaint is gone once the proved faults are repaired: over all sets of faults that explain the findings, no
  * other member shows as the complaint, nor brings back a symptom that does.
@@ -67,6 +68,8 @@ export function isTriedAtOnce(
   if (late) return behindSymptom && roots.length > 0;
   // It was repaired on suspicion and ran.
   if (roots.some((id) => tried.has(id))) return true;
+  // What must dry first tells nothing today.
+  if (roots.some((id) => compiled.faults[compiled.faultIndex.get(id)!]!.repair.waits)) return false;
   const minutes = roots.map((id) => {
     const { repair } = compiled.faults[compiled.faultIndex.get(id)!]!;
     return repair.minutes + reach(compiled.kind, open, { access: repair.access, power: 'no' }).minutes;
@@ -89,14 +92,21 @@ export interface SecondLook {
  * @param made checks that were answered
  * @param open access ids that stand open
  * @param allowed whether a check may be made now
+ * @param comebackMinutes what a comeback costs
  */
 export function secondLooks(
   compiled: CompiledKind,
   complaints: readonly string[],
   sets: readonly Explanation[],
   proved: ReadonlySet<number>,
-  at: { made: ReadonlySet<string>; open: ReadonlySet<string>; allowed: (check: Check) => boolean },
+  at: {
+    made: ReadonlySet<string>;
+    open: ReadonlySet<string>;
+    allowed: (check: Check) => boolean;
+    comebackMinutes?: number | undefined;
+  },
 ): SecondLook[] {
+  const comeback = at.comebackMinutes ?? COMEBACK_MINUTES;
   const returns = complaints.map((c) => returnsOf(compiled, c));
   const total = sets.reduce((sum, s) => sum + s.probability, 0);
   const mass = new Float64Array(compiled.faults.length);
@@ -113,7 +123,7 @@ export function secondLooks(
       for (const { fault, levels } of node.effects) {
         const id = compiled.faults[fault]!.id;
         const shown = levels.reduce((sum, p, k) => sum + (aspect.outcomes[k]!.proves?.includes(id) ? p : 0), 0);
-        const gain = mass[fault]! * shown * COMEBACK_MINUTES - minutes;
+        const gain = mass[fault]! * shown * comeback - minutes;
         if (gain > (best.get(check.id)?.gain ?? 0)) best.set(check.id, { check: check.id, fault: id, gain });
       }
     }

@@ -125,6 +125,8 @@ export interface Check {
   power: 'no' | 'yes' | 'live';
   /** The roll may turn: it must have been turned by hand first. */
   spinsRoll?: true;
+  /** It is not put forward before this check was made, where the kind has that. */
+  madeAfter?: string;
   cautions: string[];
   /** It shows that the roll is free, so that it may be run; not after these outcomes. */
   freesRoll?: { butNot: string[] };
@@ -141,6 +143,8 @@ export interface Complaint {
   leak?: number;
   /** It is about the roll: that is turned by hand before anything is opened or run. */
   turnedByHand?: true;
+  /** These looks come before others that are worth about the same. */
+  asksFirst?: string[];
   /** Complaints that say more of the same: who says this one and not those says that it is not so bad. */
   lessThan?: string[];
   /** A short run does not show whether it is gone. */
@@ -183,6 +187,8 @@ export interface Repair {
   parts?: string[];
   /** It is run afterwards to see whether the complaint is gone. */
   power: boolean;
+  /** It must lie before it can be run (it dries, it cures). */
+  waits?: true;
   /** Where this work can hurt someone. */
   cautions?: string[];
   /** A protection was repaired: what must be shown before the machine may leave. */
@@ -225,6 +231,8 @@ export interface Knowledge {
   cautions: Caution[];
   /** Faults that are states of one part: at most one of each list is there. */
   oneState: string[][];
+  /** Group of parts → what one usually costs, in minutes of the bench. */
+  partMinutes?: Record<string, number>;
 }
 
 /** "Plug out", in the words of a machine that has no plug, and the caution that goes with it. */

@@ -6,12 +6,14 @@ import type { Diagnosis } from './diagnose';
 import { isTurnedFree } from './rules';
 import { exactCourse, type ExactInput } from './exactCourse';
 import type { Prover, WeightedSet } from './finishingCourse';
-import type { Check } from './knowledge';
+import { STRENGTHS, type Check } from './knowledge';
 import { aspectOf, checkById, setBy } from './observe';
 import { rankActions, type Action, type RankedAction } from './rankActions';
 
 /** Below this a repair on suspicion is not put forward. Common practice, no source. */
 const WORTH_REPAIRING = 0.25;
+/** From this on nobody looks first: as good as seen. Common practice, no source. */
+const AS_GOOD_AS_SEEN = 0.99;
 /** Below this a fault does not take part in the course. */
 const WORTH_PROVING = 5e-4;
 /** A look counts as a way to prove a fault when the fault shows there at least so surely. */
@@ -26,6 +28,12 @@ const MUCH_QUICKER = 0.5;
 const NEAR_MINUTES = 0.4;
 /** Sets of faults over which every course is tried: all of those of a few suspects. */
 const MOST_TRIED_SETS = 64;
+/** Less than this is no quicker, in minutes. */
+const LEAST_EFFORT = 0.2;
+/** What a complaint asks for first may cost so much more on the way, in minutes. */
+const ASKED_MINUTES = 2;
+/** From so many minutes on it is no quick look. */
+const MUCH_EFFORT = 6;
 /** Minutes that hardly count. */
 const QUICK = 1.5;
 
@@ -43,7 +51,7 @@ interface Candidate {
 export function nextActions(
   compiled: CompiledKind,
   input: AssessInput,
-  { sets, result, pins, proved, secondLooks }: Diagnosis,
+  { sets, result, pins, proved, caused, secondLooks }: Diagnosis,
   open: ReadonlySet<string>,
   cautions: string[],
   ahead = true,
@@ -92,21 +100,24 @@ export function nextActions(
     const id = repairOf(fault.id);
     if (answered.has(id) || pins.has(i) || !sets.candidates.includes(i)) return;
     const held = fault.repair.power ? heldBack({ power: 'yes' }) : [];
+    // If it is not this, its parts are spent for nothing, and it is closed for the run and opened again.
+    const unlikely = 1 - result.marginals[i]!;
+    const wasted = unlikely * partMinutesOf(compiled, input, i);
     if (result.marginals[i]! >= WORTH_PROVING && held.length === 0)
       provers.push({
         faults: [i],
         repairs: true,
-        minutes: (now) => costs.repair.minutes(i, now),
+        minutes: (now) => costs.repair.minutes(i, now) + wasted,
         opens: (now) => costs.repair.opens(i, now),
       });
     if (result.marginals[i]! < WORTH_PROVING) return;
     const reached = reach(kind, open, { access: fault.repair.access, power: 'no' });
-    const closing = fault.repair.power ? closingMinutes(kind, open) : 0;
+    const closing = fault.repair.power ? closingMinutes(kind, new Set(reached.open)) : 0;
     found.push({
       id,
       action: {
         findings: [compiled.findingIndex.get(id)!],
-        minutes: fault.repair.minutes + reached.minutes + closing,
+        minutes: fault.repair.minutes + reached.minutes + unlikely * closing + wasted,
         repairs: i,
         openAfter: costs.maskOf(reached.open),
       },
@@ -114,7 +125,7 @@ export function nextActions(
       opening: reached.minutes + closing,
       held,
       anywhere: {
-        minutes: (now) => costs.repair.minutes(i, now),
+        minutes: (now) => costs.repair.minutes(i, now) + wasted,
         opens: (now) => costs.repair.opens(i, now),
       },
     });
@@ -176,16 +187,60 @@ export function nextActions(
   const same = first ? Math.max(SAME_MINUTES, SAME_PART * first.total) : 0;
   const effort = (row: NextAction) =>
     row.minutes + row.openingMinutes + (row.check === compiled.rules.turn?.check.id ? behind : 0);
+  /**
+   * Of those worth the same the one goes first that is likeliest to show the cause for its minutes, the order in which
+   * troubleshooting by single looks is quickest (Heckerman, Breese, Rommelse 1995); before turning by hand only what is much
+   * quicker.
+   */
+  const likeliestPerMinute = (rows: NextAction[]): NextAction | undefined => {
+    const shows = showsCause(compiled, input.complaints, result.marginals, answered);
+    const index = (row: NextAction) => shows(row.check) / Math.max(effort(row), LEAST_EFFORT);
+    const turning = first?.check === compiled.rules.turn?.check.id;
+    return rows
+      .filter((r) => r.total - first!.total <= NEAR_MINUTES)
+      .filter(
+        (r) =>
+          !turning ||
+          r === first ||
+          (effort(r) <= Math.min(QUICK, MUCH_QUICKER * effort(first!)) && shows(r.check) > 0),
+      )
+      .sort((a, b) => (turning ? a.total - b.total : index(b) - index(a)))
+      .find((r) => !turning || r !== first);
+  };
   for (const row of free)
     row.asGood = row === first || (row.informs > SPEAKS * row.minutes && row.total - first!.total <= same);
-  // Of those worth the same one that is much quicker goes first: it is done before the others are begun.
   const [level, rest] = [free.filter((r) => r.asGood), free.filter((r) => !r.asGood)];
-  const quick = level
-    .filter(
-      (r) => effort(r) <= Math.min(QUICK, MUCH_QUICKER * effort(first!)) && r.total - first!.total <= NEAR_MINUTES,
-    )
-    .sort((a, b) => a.total - b.total)[0];
-  if (quick && !safe) level.unshift(...level.splice(level.indexOf(quick), 1));
+  const forward = safe ? undefined : likeliestPerMinute(level);
+  if (forward) level.unshift(...level.splice(level.indexOf(forward), 1));
+  const asked = safe || caused ? undefined : askedFirst(compiled, input.complaints, [...level, ...rest]);
+  if (asked) {
+    asked.asGood = true;
+    const from = level.includes(asked) ? level : rest;
+    level.unshift(...from.splice(from.indexOf(asked), 1));
+  }
+  /** What must have been looked at before what stands first. */
+  const made = ([first, ...others]: NextAction[]) => {
+    const after = compiled.checks.find((c) => c.id === first?.check)?.madeAfter;
+    return after === undefined ? undefined : others.find((r) => r.check === after);
+  };
+  /** Turning by hand, before anything else is opened or run because of a roll. */
+  const turned = ([first, ...others]: NextAction[]) =>
+    first && secondLooks.length === 0 && effort(first) > QUICK && isTurnedFirst(compiled, input)
+      ? others.find((r) => r.check === compiled.rules.turn?.check.id)
+      : undefined;
+  const look = safe ? undefined : lookBeforePurchase(compiled, result.marginals, level[0], free);
+  if (look) {
+    look.asGood = true;
+    const from = level.includes(look) ? level : rest;
+    level.unshift(...from.splice(from.indexOf(look), 1));
+  }
+  for (const before of [made, turned]) {
+    const step = safe ? undefined : before([...level, ...rest]);
+    if (!step) continue;
+    step.asGood = true;
+    const from = level.includes(step) ? level : rest;
+    level.unshift(...from.splice(from.indexOf(step), 1));
+  }
   return {
     next: [...level, ...rest, ...rows.filter((r) => r.heldBackBy.length > 0)],
     minutesToGo: Math.min(now, first?.total ?? now),
@@ -235,15 +290,17 @@ function byTrial(ranked: RankedAction[], candidates: Candidate[], tried: Map<str
  * A roll that is complained of is turned by hand before anything is opened or run: it takes seconds, and nothing may be
  * powered before it. Common practice, no source (the sums alone would now and then go straight to the plate).
  */
-function turnFirst(compiled: CompiledKind, { complaints }: AssessInput, rows: NextAction[]): NextAction[] {
+function turnFirst(compiled: CompiledKind, input: AssessInput, rows: NextAction[]): NextAction[] {
   const turn = rows.find((r) => r.check === compiled.rules.turn?.check.id);
   const best = rows[0];
   if (!turn || !best || best.minutes + best.openingMinutes <= QUICK) return rows;
-  const isTurned = complaints.some((c) => compiled.complaints.find((x) => x.id === c)?.turnedByHand);
-  if (!isTurned) return rows;
+  if (!isTurnedFirst(compiled, input)) return rows;
   const total = Math.min(turn.total, best.total + turn.minutes);
   return [{ ...turn, total, saving: turn.saving + turn.total - total }, ...rows.filter((r) => r !== turn)];
 }
+
+const isTurnedFirst = ({ complaints }: CompiledKind, said: AssessInput): boolean =>
+  said.complaints.some((c) => complaints.find((x) => x.id === c)?.turnedByHand);
 
 /**
  * While a caution holds power back, what tells whether the machine is safe goes before what tells of its complaint: the
@@ -303,6 +360,86 @@ function holdsBack(compiled: CompiledKind, answers: Answer[], cautions: string[]
   return (check: { power: Check['power']; spinsRoll?: true | undefined }): string[] => {
     if (check.power === 'no') return [];
     return check.spinsRoll && !mayRun ? [...held, turn.caution] : held;
+  };
+}
+
+/** What a complaint asks for first, when it tells something and costs hardly more on the way than the best. */
+function askedFirst({ complaints }: CompiledKind, said: readonly string[], rows: NextAction[]): NextAction | undefined {
+  const asks = new Set(complaints.filter((c) => said.includes(c.id)).flatMap((c) => c.asksFirst ?? []));
+  const first = rows[0];
+  if (!first || asks.has(first.check)) return undefined;
+  // Before something is opened or bought whatever costs a minute and tells of it is asked.
+  const opens = first.minutes + first.openingMinutes > MUCH_EFFORT;
+  return rows
+    .filter(
+      (r) => asks.has(r.check) && (opens || r.informs > SPEAKS * r.minutes) && r.total - first.total <= ASKED_MINUTES,
+    )
+    .sort((a, b) => a.total - b.total)[0];
+}
+
+/**
+ * Before parts are bought on suspicion, the look that shows whether they are needed: the cheapest that surely shows it and takes
+ * no longer than fitting them. Common practice, no source.
+ */
+function lookBeforePurchase(
+  compiled: CompiledKind,
+  marginals: Float64Array,
+  first: NextAction | undefined,
+  free: NextAction[],
+): NextAction | undefined {
+  const mended = first ? repairedFault(first.check) : null;
+  if (!first || mended === null) return undefined;
+  const fault = compiled.faultIndex.get(mended)!;
+  if (!compiled.faults[fault]!.repair.parts?.length || marginals[fault]! >= AS_GOOD_AS_SEEN) return undefined;
+  const effort = (r: NextAction) => r.minutes + r.openingMinutes;
+  return free
+    .filter((r) => repairedFault(r.check) === null && effort(r) <= effort(first))
+    .filter((r) =>
+      checkById(compiled, r.check).aspects.some((a) =>
+        provenBy(compiled, compiled.findingIndex.get(`${r.check}/${a.id}`)!).includes(fault),
+      ),
+    )
+    .sort((a, b) => effort(a) - effort(b))[0];
+}
+
+/** What the parts of a repair cost, in minutes of the bench: by the shop's prices, else as they usually do. */
+function partMinutesOf(compiled: CompiledKind, { partMinutes }: AssessInput, fault: number): number {
+  const groups = compiled.faults[fault]!.repair.parts ?? [];
+  return groups.reduce((sum, g) => sum + (partMinutes?.[g] ?? compiled.partMinutes[g] ?? 0), 0);
+}
+
+/** For a check or a repair: how likely it is to show, or to mend, what is complained of. */
+function showsCause(
+  compiled: CompiledKind,
+  complaints: readonly string[],
+  marginals: Float64Array,
+  answered: ReadonlySet<string>,
+): (check: string) => number {
+  const accounts = compiled.faults.map((fault, i) =>
+    fault.symptom
+      ? 0
+      : marginals[i]! *
+        Math.max(
+          0,
+          ...fault.complaints.filter((c) => complaints.includes(c.complaint)).map((c) => STRENGTHS[c.strength]),
+        ),
+  );
+  return (id) => {
+    const mended = repairedFault(id);
+    if (mended !== null) return accounts[compiled.faultIndex.get(mended)!]!;
+    const shown = new Map<number, number>();
+    for (const aspect of checkById(compiled, id).aspects) {
+      if (answered.has(`${id}/${aspect.id}`)) continue;
+      const finding = compiled.findingIndex.get(`${id}/${aspect.id}`)!;
+      for (const { fault, levels } of compiled.network.findings[finding]!.effects) {
+        const surely = levels.reduce(
+          (sum, p, level) => sum + (provesAt(compiled, finding, level).includes(fault) ? p : 0),
+          0,
+        );
+        shown.set(fault, Math.max(shown.get(fault) ?? 0, surely));
+      }
+    }
+    return 1 - [...shown].reduce((none, [fault, surely]) => none * (1 - accounts[fault]! * surely), 1);
   };
 }
 

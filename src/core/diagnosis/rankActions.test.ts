@@ -94,3 +94,22 @@ test('a check that splits evenly saves more than one that tells nothing', () => 
   expect(ranked[0]!.saving).toBeCloseTo(4, 9);
   expect(ranked[1]!.saving).toBeCloseTo(-1, 9);
 });
+
+test('a fault that explains two complaints owes its repair once', () => {
+  const network: Network = { faults: [{ id: 'f0', prior: 0.5, causes: [] }], findings: [] };
+  const minutesWith = (groups: number[][]) =>
+    rankActions({
+      network,
+      sets: [{ faults: [0], probability: 1 }],
+      candidates: [0],
+      marginals: Float64Array.of(1),
+      actions: [],
+      provers: [{ faults: [0], minutes: () => 1, opens: (open) => open }],
+      repair: flat([10]),
+      groupsOf: () => groups,
+      proved: nobody,
+      openNow: 0,
+    }).now;
+  expect(minutesWith([[0]])).toBe(11);
+  expect(minutesWith([[0], [0]])).toBe(11);
+});

@@ -43,6 +43,14 @@ export function problemsIn(knowledge: Knowledge, raisedElsewhere: readonly strin
       if (!knowledge.complaints.some((x) => x.id === id))
         say(`complaint ${c.id} is less than ${id}, which is not there`);
 
+  const checkIds = new Set(knowledge.checks.map((c) => c.id));
+  for (const c of knowledge.complaints)
+    for (const id of c.asksFirst ?? [])
+      if (!checkIds.has(id)) say(`complaint ${c.id} asks for ${id} first, which is not there`);
+  for (const c of knowledge.checks)
+    if (c.madeAfter !== undefined && !checkIds.has(c.madeAfter))
+      say(`check ${c.id} is made after ${c.madeAfter}, which is not there`);
+
   for (const kind of knowledge.kinds) {
     const at = (what: string) => `${kind.id}: ${what}`;
     const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));

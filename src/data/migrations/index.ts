@@ -8,6 +8,7 @@ import { up as pace } from './006_pace';
 import { up as honest } from './007_honest';
 import { up as book } from './008_book';
 import { up as signs } from './009_signs';
+import { up as economy } from './010_economy';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -20,6 +21,7 @@ export const steps: Record<string, string> = {
   '007_honest': honest,
   '008_book': book,
   '009_signs': signs,
+  '010_economy': economy,
 };
 
 /** Migrations as a static map: no files are read when they run. */

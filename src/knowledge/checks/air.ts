@@ -73,14 +73,14 @@ export const airChecks: CheckText[] = [
         label: 'Filter',
         outcomes: [
           { id: 'filter-clean', label: 'clean' },
-          { id: 'filter-grey', label: 'grey' },
+          { id: 'filter-grey', label: 'grey', proves: ['filter-dirty'] },
           { id: 'filter-damp', label: 'damp' },
           { id: 'filter-caked', label: 'caked', proves: ['filter-clogged'] },
           { id: 'filter-torn', label: 'torn', proves: ['pre-filter-disintegrated'] },
           { id: 'filter-disintegrated', label: 'falling apart', proves: ['pre-filter-disintegrated'] },
         ],
         leak: {
-          'filter-grey': 0.35,
+          'filter-grey': 0.15,
           'filter-damp': 0.02,
           'filter-caked': 0.02,
           'filter-torn': 0.003,
@@ -116,7 +116,9 @@ export const airChecks: CheckText[] = [
         outcomes: [
           { id: 'exhaust-fine', label: 'fine' },
           { id: 'exhaust-clogged', label: 'clogged', proves: ['exhaust-filter-clogged'] },
+          { id: 'exhaust-apart', label: 'falling apart', proves: ['exhaust-filter-apart'] },
         ],
+        leak: { 'exhaust-clogged': 0.01, 'exhaust-apart': 0.002 },
       },
     ],
   },
@@ -324,10 +326,10 @@ export const airChecks: CheckText[] = [
         label: 'Mesh or cones',
         outcomes: [
           { id: 'cyclone-clear', label: 'clear' },
-          { id: 'cyclone-some', label: 'some plugged' },
+          { id: 'cyclone-some', label: 'some plugged', proves: ['cones-some-plugged'] },
           { id: 'cyclone-matted', label: 'matted', proves: ['cyclone-plugged'] },
         ],
-        leak: { 'cyclone-some': 0.08, 'cyclone-matted': 0.01 },
+        leak: { 'cyclone-some': 0.03, 'cyclone-matted': 0.01 },
       },
       {
         id: 'mesh',

@@ -18,11 +18,12 @@ export const gearChecks: CheckText[] = [
     [
       aspect('belt', 'First belt', [
         outcome('primary-whole', 'whole'),
+        outcome('primary-stretched', 'stretched or glazed', { proves: 'primary-belt-stretched', leak: 0.01 }),
         outcome('primary-gone', 'broken or off', { proves: 'primary-belt-broken', leak: 0.003 }),
       ]),
       aspect('pulleys', 'Pulleys', [
         outcome('pulley-free', 'free'),
-        outcome('pulley-stiff', 'stiff', { leak: 0.02 }),
+        outcome('pulley-stiff', 'stiff', { proves: 'clutch-worn-or-melted', leak: 0.005 }),
         outcome('pulley-melted', 'melted or black', { proves: 'clutch-worn-or-melted', leak: 0.003 }),
       ]),
       aspect('spindle', 'Spindle', [
@@ -264,6 +265,7 @@ export const gearChecks: CheckText[] = [
       aspect('ends', 'Brush ends', [
         outcome('ends-clean', 'clean'),
         outcome('brush-rusted-in', 'rusted', { proves: 'brush-left-in', leak: 0.004 }),
+        outcome('brush-stuck-in', 'brush will not come out', { proves: 'brush-left-in', leak: 0.001 }),
       ]),
     ],
     { cautions: [...PLUG_OUT, 'heavy-machine', 'blades'] },
@@ -276,16 +278,35 @@ export const gearChecks: CheckText[] = [
     [
       'Key out, belt cover off.',
       'Belt dust, glazed flanks, missing ribs.',
-      'Press: more than a finger’s width is loose.',
+      'Press: more than a finger’s width is loose, none is too tight.',
     ],
     [
       aspect('belts', 'Belts', [
         outcome('deck-belts-good', 'good'),
+        outcome('deck-belt-slack', 'good, but loose', { proves: 'deck-belt-loose', leak: 0.01 }),
+        outcome('deck-belt-taut', 'good, but too tight', { proves: 'deck-belt-tight', leak: 0.003 }),
         outcome('belt-dust', 'dusty or glazed', { proves: 'deck-belt-slipping', leak: 0.004 }),
         outcome('deck-belt-gone', 'broken or off', { proves: 'deck-belt-broken', leak: 0.003 }),
       ]),
     ],
     { cautions: [...PLUG_OUT, 'heavy-machine'] },
+  ),
+  check(
+    'operator-ask',
+    'Ask the operator',
+    0.5,
+    'outside',
+    ['How is it driven over ramps and thresholds?', 'Are both tanks rinsed after each use?', 'Ask, do not blame.'],
+    [
+      aspect('ramps', 'Over ramps', [
+        outcome('ramps-sideways', 'sideways, squeegee up'),
+        outcome('ramps-straight', 'straight, squeegee down', { proves: 'driven-over-ramps', leak: 0.004 }),
+      ]),
+      aspect('rinse', 'Tanks', [
+        outcome('rinsed', 'rinsed daily'),
+        outcome('not-rinsed', 'not rinsed', { leak: 0.15 }),
+      ]),
+    ],
   ),
   look(
     'deck-bearing-feel',

@@ -20,14 +20,14 @@ export const insideChecks: CheckText[] = [
         label: 'Belt',
         outcomes: [
           { id: 'belt-whole', label: 'whole' },
-          { id: 'belt-cracked', label: 'cracked' },
+          { id: 'belt-cracked', label: 'cracked or brittle', proves: ['belt-brittle'] },
           { id: 'belt-glazed', label: 'glazed or loose', proves: ['belt-slipping'] },
-          { id: 'belt-teeth-worn', label: 'teeth worn', proves: ['belt-teeth-worn'] },
+          { id: 'belt-teeth-worn', label: 'teeth worn or gone', proves: ['belt-teeth-worn'] },
           { id: 'belt-off-track', label: 'off its track', proves: ['belt-off-track'] },
           { id: 'belt-missing', label: 'missing or in pieces', proves: ['belt-broken'] },
         ],
         leak: {
-          'belt-cracked': 0.03,
+          'belt-cracked': 0.01,
           'belt-glazed': 0.01,
           'belt-teeth-worn': 0.01,
           'belt-off-track': 0.002,
@@ -70,6 +70,15 @@ export const insideChecks: CheckText[] = [
           { id: 'rubber-crumbs', label: 'black dust or crumbs' },
         ],
         leak: { 'rubber-crumbs': 0.03 },
+      },
+      {
+        id: 'roll',
+        label: 'Roll itself',
+        outcomes: [
+          { id: 'roll-sound', label: 'sound' },
+          { id: 'roll-mildewed', label: 'mouldy', proves: ['roll-mouldy'], raises: ['mould-dust'] },
+        ],
+        leak: { 'roll-mildewed': 0.003 },
       },
       {
         id: 'bars',
@@ -175,7 +184,7 @@ export const insideChecks: CheckText[] = [
     how: [
       'Roll out, clean the ends.',
       'Turn each bearing slowly between two fingers.',
-      'Rough is replaced, not oiled.',
+      'Rough is replaced, not oiled; in doubt, hold it against a new one.',
     ],
     minutes: 2,
     access: 'roll-out',
@@ -187,9 +196,11 @@ export const insideChecks: CheckText[] = [
         label: 'Bearings',
         outcomes: [
           { id: 'bearing-smooth', label: 'smooth' },
+          { id: 'bearing-doubt', label: 'in doubt' },
           { id: 'bearing-rough', label: 'rough', proves: ['bearing-rough'] },
           { id: 'bearing-seized', label: 'seized', proves: ['bearing-rough'] },
         ],
+        leak: { 'bearing-doubt': 0.06, 'bearing-rough': 0.01, 'bearing-seized': 0.002 },
       },
     ],
   },

@@ -254,8 +254,8 @@ export const outsideChecks: CheckText[] = [
     id: 'breaker-reset',
     label: 'Cut-out or breaker',
     how: [
-      'Plug out. Find the reset button.',
-      'Press it: a click means that it had tripped.',
+      'Plug out. Press the reset button: a click means that it had tripped.',
+      'No button, and it runs again when cold: it came back by itself.',
       'It tripped for a reason: look for the jam, the clog, the hot motor.',
     ],
     minutes: 0.5,
@@ -268,9 +268,10 @@ export const outsideChecks: CheckText[] = [
         label: 'Reset',
         outcomes: [
           { id: 'was-not-tripped', label: 'was not tripped' },
+          { id: 'came-back', label: 'came back by itself, cool', proves: ['thermal-cutout-open'] },
           { id: 'clicked', label: 'clicked', proves: ['thermal-cutout-open'] },
         ],
-        leak: { clicked: 0.005 },
+        leak: { 'came-back': 0.003, clicked: 0.005 },
       },
       {
         id: 'head-reset',
@@ -381,6 +382,7 @@ export const outsideChecks: CheckText[] = [
     access: 'outside',
     power: 'yes',
     spinsRoll: true,
+    madeAfter: 'cord-look',
     cautions: ['roll-free-before-power', 'damaged-cord'],
     aspects: [
       {
@@ -423,8 +425,8 @@ export const outsideChecks: CheckText[] = [
     label: 'Bristle height',
     how: [
       'Machine on its back, plug out.',
-      'Rule across the running face.',
-      'How far do the bristles stand out of it?',
+      'Rule across the running face: how far do the bristles stand out?',
+      'A step that is left comes before a new roll. Is the face caked?',
     ],
     minutes: 1,
     access: 'outside',
@@ -432,8 +434,10 @@ export const outsideChecks: CheckText[] = [
     cautions: ['unplug-before-opening'],
     aspects: [
       {
+        // Where nothing can be set on, worn is worn.
         id: 'height',
         label: 'Stand-out',
+        notWith: ['height-setting', 'height-cam'],
         outcomes: [
           { id: 'bristles-proud', label: 'stand out' },
           { id: 'bristles-short', label: 'flush or short', proves: ['bristles-worn'] },
@@ -449,6 +453,27 @@ export const outsideChecks: CheckText[] = [
           ],
           basis: 'common practice, no source',
         },
+      },
+      {
+        id: 'step',
+        label: 'Stand-out and step',
+        onlyWith: ['height-setting', 'height-cam'],
+        outcomes: [
+          { id: 'stands-right', label: 'a few millimetres proud' },
+          { id: 'too-proud', label: 'too proud', proves: ['height-wrong'] },
+          { id: 'short-step-left', label: 'short, a step is left', proves: ['roll-set-low'] },
+          { id: 'short-on-last', label: 'short on the last step', proves: ['bristles-worn'] },
+        ],
+        leak: { 'too-proud': 0.01, 'short-step-left': 0.01, 'short-on-last': 0.005 },
+      },
+      {
+        id: 'face',
+        label: 'Sole plate',
+        outcomes: [
+          { id: 'face-smooth', label: 'smooth' },
+          { id: 'face-caked', label: 'caked', proves: ['sole-plate-caked'] },
+        ],
+        leak: { 'face-caked': 0.02 },
       },
       {
         id: 'strip',
@@ -494,6 +519,15 @@ export const outsideChecks: CheckText[] = [
           { id: 'latch-broken', label: 'latch broken', proves: ['latch-broken'] },
           { id: 'housing-cracked', label: 'cracked', proves: ['housing-cracked'] },
         ],
+      },
+      {
+        id: 'screws',
+        label: 'Screws',
+        outcomes: [
+          { id: 'screws-all', label: 'all there' },
+          { id: 'screw-missing', label: 'missing', proves: ['screws-missing'], raises: ['screws-missing'] },
+        ],
+        leak: { 'screw-missing': 0.01 },
       },
       {
         id: 'axle',

@@ -37,6 +37,21 @@ export const airFaults: FaultText[] = [
     basis,
   },
   {
+    id: 'filter-dirty',
+    label: 'Pre-motor filter grey',
+    complaints: [
+      { complaint: 'weak-suction', strength: 'sometimes' },
+      { complaint: 'bad-smell', strength: 'rarely' },
+    ],
+    shows: [
+      { check: 'filter-look', outcome: 'filter-grey', strength: 'always' },
+      { check: 'inlet-vacuum', outcome: 'machine-weak', strength: 'rarely' },
+    ],
+    // Washed is not new: nothing is fitted.
+    repair: { label: 'Wash the filter, dry it a day', minutes: 3, access: 'filter-bay', power: true, waits: true },
+    basis,
+  },
+  {
     id: 'felt-clogged',
     label: 'Pre-motor felt clogged',
     complaints: [
@@ -61,6 +76,20 @@ export const airFaults: FaultText[] = [
     repair: {
       label: 'Fit a new exhaust filter',
       minutes: 2,
+      access: 'outside',
+      parts: ['filter'],
+      power: true,
+    },
+    basis,
+  },
+  {
+    id: 'exhaust-filter-apart',
+    label: 'Exhaust filter fallen apart',
+    complaints: [{ complaint: 'blows-dust', strength: 'always' }],
+    shows: [{ check: 'exhaust-filter-look', outcome: 'exhaust-apart', strength: 'always' }],
+    repair: {
+      label: 'Clear its crumbs, fit a new exhaust filter',
+      minutes: 4,
       access: 'outside',
       parts: ['filter'],
       power: true,
@@ -150,12 +179,23 @@ export const airFaults: FaultText[] = [
       { complaint: 'blows-dust', strength: 'rarely' },
     ],
     shows: [
-      { check: 'cyclone-look', outcome: 'cyclone-matted', strength: 'usually' },
-      { check: 'cyclone-look', outcome: 'cyclone-some', strength: 'rarely' },
+      { check: 'cyclone-look', outcome: 'cyclone-matted', strength: 'always' },
       { check: 'filter-look', outcome: 'filter-grey', strength: 'sometimes' },
       ...weakEverywhere,
     ],
     repair: { label: 'Clean the mesh and cones, dry', minutes: 15, access: 'filter-bay', power: true },
+    basis,
+  },
+  {
+    id: 'cones-some-plugged',
+    label: 'Some cones plugged',
+    complaints: [{ complaint: 'weak-suction', strength: 'often' }],
+    shows: [
+      { check: 'cyclone-look', outcome: 'cyclone-some', strength: 'always' },
+      { check: 'filter-look', outcome: 'filter-grey', strength: 'sometimes' },
+      { check: 'inlet-vacuum', outcome: 'machine-weak', strength: 'sometimes' },
+    ],
+    repair: { label: 'Clear the plugged cones from below, dry', minutes: 8, access: 'filter-bay', power: true },
     basis,
   },
   {

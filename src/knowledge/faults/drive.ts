@@ -75,7 +75,6 @@ export const driveFaults: FaultText[] = [
     shows: [
       { check: 'finger-turn', outcome: 'free-no-drag', strength: 'rarely' },
       { check: 'sole-plate-look', outcome: 'belt-teeth-worn', strength: 'usually' },
-      { check: 'sole-plate-look', outcome: 'belt-cracked', strength: 'rarely' },
       { check: 'run-seconds', outcome: 'roll-slow', strength: 'often' },
       { check: 'run-seconds', outcome: 'sound-ratchet', strength: 'often' },
       { check: 'roll-speed', outcome: 'speed-low', strength: 'often' },
@@ -87,6 +86,23 @@ export const driveFaults: FaultText[] = [
       parts: ['belt'],
       power: true,
     },
+    basis,
+  },
+  {
+    id: 'belt-brittle',
+    label: 'Belt cracked or brittle',
+    complaints: [
+      { complaint: 'roll-slow', strength: 'sometimes' },
+      { complaint: 'roll-stops-and-starts', strength: 'sometimes' },
+      { complaint: 'ratchet-noise', strength: 'rarely' },
+      { complaint: 'roll-not-turning', strength: 'rarely' },
+    ],
+    shows: [
+      { check: 'sole-plate-look', outcome: 'belt-cracked', strength: 'always' },
+      { check: 'sole-plate-look', outcome: 'rubber-crumbs', strength: 'sometimes' },
+      { check: 'roll-speed', outcome: 'speed-low', strength: 'sometimes' },
+    ],
+    repair: { label: 'Fit a new belt before it breaks', minutes: 6, access: 'roll-out', parts: ['belt'], power: true },
     basis,
   },
   {
@@ -147,6 +163,7 @@ export const driveFaults: FaultText[] = [
     shows: [
       { check: 'finger-turn', outcome: 'grates', strength: 'usually' },
       { check: 'bearing-feel', outcome: 'bearing-rough', strength: 'usually' },
+      { check: 'bearing-feel', outcome: 'bearing-doubt', strength: 'rarely' },
       { check: 'bearing-feel', outcome: 'bearing-seized', strength: 'rarely' },
       { check: 'end-cap-look', outcome: 'caps-seized', strength: 'rarely' },
       { check: 'run-seconds', outcome: 'sound-squeal', strength: 'often' },
@@ -186,8 +203,45 @@ export const driveFaults: FaultText[] = [
       { complaint: 'roll-slow', strength: 'often' },
       { complaint: 'weak-suction', strength: 'rarely' },
     ],
-    shows: [{ check: 'bristle-height', outcome: 'bristles-short', strength: 'always' }],
+    shows: [
+      { check: 'bristle-height', outcome: 'bristles-short', strength: 'always' },
+      { check: 'bristle-height', outcome: 'short-on-last', strength: 'always' },
+    ],
     repair: { label: 'Fit a new roll', minutes: 6, access: 'roll-out', parts: ['roll'], power: true },
+    basis,
+  },
+  {
+    // A step that is left costs nothing; a new roll comes after the last one.
+    id: 'roll-set-low',
+    label: 'Roll sits low, a step is left',
+    complaints: [
+      { complaint: 'roll-slow', strength: 'often' },
+      { complaint: 'weak-suction', strength: 'rarely' },
+    ],
+    shows: [{ check: 'bristle-height', outcome: 'short-step-left', strength: 'always' }],
+    repair: { label: 'Set both ends one step on, the same number', minutes: 4, access: 'outside', power: true },
+    basis,
+  },
+  {
+    id: 'sole-plate-caked',
+    label: 'Sole plate caked',
+    complaints: [{ complaint: 'hard-to-push', strength: 'often' }],
+    shows: [{ check: 'bristle-height', outcome: 'face-caked', strength: 'always' }],
+    repair: { label: 'Scrub the sole plate, polish it, push it', minutes: 4, access: 'outside', power: true },
+    basis,
+  },
+  {
+    id: 'roll-mouldy',
+    label: 'Roll mouldy',
+    complaints: [{ complaint: 'bad-smell', strength: 'always' }],
+    shows: [{ check: 'sole-plate-look', outcome: 'roll-mildewed', strength: 'always' }],
+    repair: {
+      label: 'Fit a new roll: mould is not washed out',
+      minutes: 8,
+      access: 'roll-out',
+      parts: ['roll'],
+      power: true,
+    },
     basis,
   },
   {
@@ -199,7 +253,7 @@ export const driveFaults: FaultText[] = [
     ],
     shows: [
       { check: 'floor-setting', outcome: 'hard-floor', strength: 'usually' },
-      { check: 'bristle-height', outcome: 'bristles-short', strength: 'sometimes' },
+      { check: 'bristle-height', outcome: 'too-proud', strength: 'often' },
     ],
     repair: { label: 'Set the height to the carpet, push it', minutes: 1, access: 'outside', power: true },
     basis,
@@ -322,6 +376,17 @@ export const driveFaults: FaultText[] = [
       { check: 'run-seconds', outcome: 'sound-rattle', strength: 'often' },
     ],
     repair: { label: 'Replace the cracked shell', minutes: 25, access: 'outside', power: true },
+    basis,
+  },
+  {
+    id: 'screws-missing',
+    label: 'Screws missing',
+    complaints: [
+      { complaint: 'rattle', strength: 'sometimes' },
+      { complaint: 'weak-suction', strength: 'rarely' },
+    ],
+    shows: [{ check: 'frame-look', outcome: 'screw-missing', strength: 'always' }],
+    repair: { label: 'Fit screws of that length and drive', minutes: 4, access: 'outside', power: false },
     basis,
   },
   {

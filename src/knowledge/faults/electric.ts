@@ -155,7 +155,12 @@ export const electricFaults: FaultText[] = [
     'field-failed',
     'Field winding failed',
     { dead: 'usually', 'burning-smell': 'often', 'trips-house-breaker': 'sometimes' },
-    { 'field-ohms=field-shorted': 'often', 'field-ohms=field-open': 'sometimes', 'run-seconds=sound-silent': 'often' },
+    {
+      'field-ohms=field-shorted': 'often',
+      'field-ohms=field-open': 'sometimes',
+      'run-seconds=sound-silent': 'often',
+      'armature-sound=armature-dead': 'often',
+    },
     ['Replace the motor', 30, 'motor-bay', ['motor']],
     { 'armature-bad': 'rarely' },
   ),

@@ -131,6 +131,7 @@ export const powerFaults: FaultText[] = [
     shows: [
       { check: 'plug-ohms', outcome: 'circuit-open', strength: 'rarely' },
       { check: 'breaker-reset', outcome: 'clicked', strength: 'often' },
+      { check: 'breaker-reset', outcome: 'came-back', strength: 'sometimes' },
       { check: 'trip-time', outcome: 'trip-late', strength: 'often' },
       { check: 'trip-time', outcome: 'trip-early', strength: 'rarely' },
       { check: 'main-switch-ohms', condition: 'cut-out', outcome: 'cutout-open', strength: 'rarely' },

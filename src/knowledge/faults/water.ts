@@ -9,8 +9,8 @@ export const waterFaults: FaultText[] = [
     'solution-stale',
     'Solution left in the tank',
     { 'bad-smell': 'always', foams: 'often', 'no-solution': 'rarely' },
-    { 'tank-look=solution-stale': 'always' },
-    ['Drain and rinse, leave the lid open', 15, 'outside', [], false],
+    { 'tank-look=solution-stale': 'always', 'operator-ask=not-rinsed': 'often' },
+    ['Drain and rinse, leave the lid open; show the operator', 15, 'outside', [], false],
   ),
   fault(
     'tank-screen-blocked',
@@ -33,6 +33,7 @@ export const waterFaults: FaultText[] = [
       'solution-flow=flow-low': 'often',
     },
     ['Clean the solution filter', 3, 'outside', [], false],
+    { 'solution-stale': 'rarely' },
   ),
   fault(
     'valve-shut',
@@ -96,6 +97,7 @@ export const waterFaults: FaultText[] = [
     { 'leaves-streaks': 'usually', 'leaves-water': 'often', 'wears-one-side': 'rarely' },
     { 'squeegee-deflection=deflection-uneven': 'always' },
     ['Level the squeegee on a flat floor', 8, 'outside', [], false],
+    { 'driven-over-ramps': 'sometimes' },
   ),
   fault(
     'inlet-blocked',
@@ -138,6 +140,7 @@ export const waterFaults: FaultText[] = [
     { 'recovery-overflows': 'always', 'harsh-motor': 'rarely' },
     { 'float-free=float-stuck': 'always' },
     ['Clean the float and its cage', 5, 'outside', [], false],
+    { 'solution-stale': 'rarely' },
   ),
   fault(
     'float-shut',
@@ -166,6 +169,7 @@ export const waterFaults: FaultText[] = [
     { 'leaves-water': 'sometimes', 'throws-water': 'always' },
     { 'skirt-look=skirt-torn': 'always' },
     ['Fit new skirts', 15, 'outside', ['squeegee'], false],
+    { 'driven-over-ramps': 'sometimes' },
   ),
   fault(
     'dirty-tank-gasket',

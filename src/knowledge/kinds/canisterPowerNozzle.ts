@@ -83,6 +83,7 @@ export const canisterPowerNozzle: KindBook = {
     ...brushMotorDriveFaults,
     'water-in-head': ['brush-motor', 'occasional'],
     'housing-cracked': ['housing', 'rare'],
+    'screws-missing': ['housing', 'rare', { afterRepair: 'occasional' }],
     'latch-broken': ['latches', 'rare'],
     'nozzle-base-cracked': ['nozzle-base', 'occasional', { fromAgeYears: 3 }],
     'wheels-bound': ['wheels', 'occasional'],
@@ -103,8 +104,10 @@ export const canisterPowerNozzle: KindBook = {
     'bag-clogged': ['bag', 'occasional'],
     'bag-missing': ['bag', 'rare'],
     'filter-clogged': ['pre-filter', 'very common'],
+    'filter-dirty': ['pre-filter', 'common'],
     'pre-filter-disintegrated': ['pre-filter', 'rare'],
     'exhaust-filter-clogged': ['exhaust-filter', 'common'],
+    'exhaust-filter-apart': ['exhaust-filter', 'rare', { fromAgeYears: 3 }],
   },
   checks: [
     ...mainsChecks,

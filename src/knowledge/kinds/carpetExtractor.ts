@@ -88,6 +88,7 @@ export const carpetExtractor: KindBook = {
     'intake-screen-blocked': ['intake-screen', 'common'],
     'fan-broken': ['fan', 'rare'],
     'housing-cracked': ['housing', 'occasional'],
+    'screws-missing': ['housing', 'rare', { afterRepair: 'occasional' }],
     'latch-broken': ['latches', 'occasional'],
     'wheels-bound': ['wheels', 'rare'],
   },

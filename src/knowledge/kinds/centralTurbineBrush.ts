@@ -59,6 +59,7 @@ export const centralTurbineBrush: KindBook = {
     'cover-not-under-lip': ['turbine-cover-seal', 'rare', { afterRepair: 'very common' }],
     'turbine-shaft-worn': ['turbine-shaft', 'occasional', { fromAgeYears: 5 }],
     'belt-broken': ['toothed-belt', 'common'],
+    'belt-brittle': ['toothed-belt', 'occasional', { fromAgeYears: 3 }],
     'belt-teeth-worn': ['toothed-belt', 'common', { fromAgeYears: 2 }],
     'belt-off-track': ['toothed-belt', 'occasional'],
     'belt-twisted-wrong': ['toothed-belt', 'rare', { afterRepair: 'very common' }],
@@ -71,6 +72,7 @@ export const centralTurbineBrush: KindBook = {
     'central-unit-weak': ['central-unit', 'common'],
     'guard-missing': ['furniture-guard', 'rare'],
     'housing-cracked': ['housing', 'rare'],
+    'screws-missing': ['housing', 'rare', { afterRepair: 'occasional' }],
     'wheels-bound': ['wheels', 'rare'],
   },
   checks: [

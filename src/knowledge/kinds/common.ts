@@ -72,6 +72,7 @@ export const mainsChecks = [
 /** What wears and breaks on the frame of a machine on wheels. */
 export const frameFaults: Record<string, Placement> = {
   'housing-cracked': ['housing', 'rare'],
+  'screws-missing': ['housing', 'rare', { afterRepair: 'occasional' }],
   'latch-broken': ['latches', 'rare'],
   'wheels-bound': ['wheels', 'occasional'],
   'handle-lock-worn': ['handle-lock', 'rare'],
@@ -102,6 +103,8 @@ export const rollFaults: Record<string, Placement> = {
   'bearing-rough': ['roll-bearings', 'common'],
   'endcap-misseated': ['end-caps', 'occasional', { afterRepair: 'common' }],
   'bristles-worn': ['bristles', 'common', { fromAgeYears: 2 }],
+  'sole-plate-caked': ['head-mouth', 'occasional'],
+  'roll-mouldy': ['roll', 'rare'],
 };
 
 export const rollChecks = [

@@ -85,7 +85,9 @@ export const handheldMains: KindBook = {
     'bag-or-bin-full': ['bag', 'very common'],
     'bag-clogged': ['bag', 'common'],
     'filter-clogged': ['pre-filter', 'very common'],
+    'filter-dirty': ['pre-filter', 'common'],
     'housing-cracked': ['housing', 'rare'],
+    'screws-missing': ['housing', 'rare', { afterRepair: 'occasional' }],
     'latch-broken': ['latches', 'occasional'],
   },
   checks: [

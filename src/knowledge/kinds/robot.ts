@@ -92,8 +92,10 @@ export const robot: KindBook = {
     'head-mouth-blocked': ['head-mouth', 'common'],
     'bag-or-bin-full': ['bin', 'very common'],
     'filter-clogged': ['pre-filter', 'very common'],
+    'filter-dirty': ['pre-filter', 'common'],
     'bin-gasket-leaking': ['gaskets', 'occasional'],
     'housing-cracked': ['housing', 'rare'],
+    'screws-missing': ['housing', 'rare', { afterRepair: 'occasional' }],
   },
   checks: [
     'finger-turn',

@@ -91,8 +91,10 @@ export const uprightBaggedBrushGear: KindBook = {
     'bag-clogged': ['bag', 'common'],
     'bag-missing': ['bag', 'rare'],
     'filter-clogged': ['pre-filter', 'very common'],
+    'filter-dirty': ['pre-filter', 'common'],
     'pre-filter-disintegrated': ['pre-filter', 'rare'],
     'exhaust-filter-clogged': ['exhaust-filter', 'common'],
+    'exhaust-filter-apart': ['exhaust-filter', 'rare', { fromAgeYears: 3 }],
     'seal-leaking': ['gaskets', 'occasional', { afterRepair: 'common' }],
   },
   checks: [

@@ -37,7 +37,16 @@ export function caseOfJob(state: JobState): FinderCase {
     cleared: state.cleared.map((c) => c.caution),
     ...(machine.made_year === null ? {} : { ageYears: Math.max(0, takenInYear - machine.made_year) }),
     ...(job.customer_diagnosis ? { hint: job.customer_diagnosis } : {}),
+    comebackMinutes: state.shop.comebackMinutes,
+    ...partMinutesOf(state.shop),
   };
+}
+
+/** What parts cost, in minutes of the bench, when the shop has said what an hour costs. */
+function partMinutesOf({ labourMinor, partPrices }: JobState['shop']): Pick<FinderCase, 'partMinutes'> {
+  if (labourMinor === null) return {};
+  const minutes = (price: number) => Math.round((price * 60) / labourMinor);
+  return { partMinutes: Object.fromEntries(Object.entries(partPrices).map(([group, p]) => [group, minutes(p)])) };
 }
 
 /** Checks that the state on arrival asks for first, those answered already left out. */

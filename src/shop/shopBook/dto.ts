@@ -1,5 +1,5 @@
 import { MAINS_VOLTS } from '@/core/units/supplyVolts';
-import { IsIn, IsInt, IsString, Length, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
 import { JobDeedDto } from '../jobDeed/dto';
 
 export class AmendShopDto extends JobDeedDto {
@@ -25,6 +25,20 @@ export class AmendShopDto extends JobDeedDto {
 
   @IsIn(['metric', 'inch'], { message: 'Metric or inch.' })
   units!: 'metric' | 'inch';
+
+  /** What a machine costs that comes back because something was left in it; as it was, when absent. */
+  @IsOptional()
+  @IsInt({ message: '10 to 600 minutes.' })
+  @Min(10, { message: '10 to 600 minutes.' })
+  @Max(600, { message: '10 to 600 minutes.' })
+  comebackMinutes?: number;
+
+  /** What an hour of the bench costs, in minor units; null when it is not said, as it was when absent. */
+  @IsOptional()
+  @IsInt({ message: 'An amount, such as 65.00.' })
+  @Min(1, { message: 'More than nothing.' })
+  @Max(100_000_000, { message: 'Less than a million.' })
+  labourMinor?: number | null;
 }
 
 export interface ShopView {
@@ -36,4 +50,6 @@ export interface ShopView {
   paper: 'A4' | 'Letter';
   benches: number;
   units: 'metric' | 'inch';
+  comebackMinutes: number;
+  labourMinor: number | null;
 }

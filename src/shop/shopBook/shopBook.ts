@@ -21,6 +21,8 @@ async function view(db: Db): Promise<ShopView> {
     paper: s.paper,
     benches: s.benches,
     units: s.units,
+    comebackMinutes: s.comeback_minutes,
+    labourMinor: s.labour_minor,
   };
 }
 
@@ -30,7 +32,16 @@ export const amendShop = shopDeed(
   (person, dto): Promise<ShopView> =>
     onVersion(person, 'amend-shop', dto, { id: 1, what: 'The shop', lock: lockShop, view }, async (db) => {
       refuseIf(IANAZone.isValidZone(dto.zone) ? [] : [{ field: 'zone', message: 'A time zone, such as Europe/Oslo.' }]);
-      const { name, zone, mainsV, paper, benches, units } = dto;
-      await updateShop(db, { name: name.trim(), zone, mains_v: mainsV, paper, benches, units });
+      const { name, zone, mainsV, paper, benches, units, comebackMinutes, labourMinor } = dto;
+      await updateShop(db, {
+        name: name.trim(),
+        zone,
+        mains_v: mainsV,
+        paper,
+        benches,
+        units,
+        ...(comebackMinutes === undefined ? {} : { comeback_minutes: comebackMinutes }),
+        ...(labourMinor === undefined ? {} : { labour_minor: labourMinor }),
+      });
     }),
 );

@@ -76,7 +76,7 @@ export function jobInFind(
       version: 1,
     },
     customer: { id: 4, name: 'Jory Marsk', kind: 'household', phone: '555 0303', standing: '' },
-    shop: { zone: 'UTC', currency: 'USD' },
+    shop: { zone: 'UTC', currency: 'USD', comebackMinutes: 90, labourMinor: null, partPrices: {} },
     complaints: ['roll-not-turning'],
     signs: [],
     marks: [],

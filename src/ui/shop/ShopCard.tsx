@@ -18,7 +18,12 @@ const values = (s: ShopView) => ({
   paper: s.paper,
   benches: String(s.benches),
   units: s.units,
+  comebackMinutes: String(s.comebackMinutes),
+  labour: s.labourMinor === null ? '' : (s.labourMinor / 100).toFixed(2),
 });
+
+const money = (minor: number, currency: string) =>
+  new Intl.NumberFormat('en', { style: 'currency', currency }).format(minor / 100);
 
 /** What holds for the whole shop, and for this browser. */
 export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean }) {
@@ -32,6 +37,8 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
     ['Paper', shop.paper],
     ['Benches', String(shop.benches)],
     ['Units', shop.units === 'inch' ? 'Inch' : 'Metric'],
+    ['A comeback costs', `${shop.comebackMinutes} minutes`],
+    ['An hour costs', shop.labourMinor === null ? 'not said' : money(shop.labourMinor, shop.currency)],
   ];
   return (
     <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 560 }}>
@@ -81,12 +88,32 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
               help: 'what a number without a unit is taken for',
               span: 3,
             },
+            {
+              name: 'comebackMinutes',
+              label: 'A comeback costs, minutes',
+              sort: 'number',
+              help: 'weighed against another look; 90 is usual',
+              span: 3,
+            },
+            {
+              name: 'labour',
+              label: `An hour costs, ${shop.currency}`,
+              sort: 'number',
+              help: 'so that parts on suspicion are weighed by their price; may stay empty',
+              span: 3,
+            },
           ]}
           values={values(shop)}
           version={shop.version}
           url="/api/v1/shop"
           draft="shop"
-          body={(v) => ({ ...v, mainsV: Number(v.mainsV), benches: Number(v.benches) })}
+          body={({ labour, ...v }) => ({
+            ...v,
+            mainsV: Number(v.mainsV),
+            benches: Number(v.benches),
+            comebackMinutes: Number(v.comebackMinutes),
+            labourMinor: labour === '' || labour === null ? null : Math.round(Number(labour) * 100),
+          })}
           current={(s) => ({ values: values(s as ShopView), version: (s as ShopView).version })}
           onDone={() => {
             setOpen(false);
