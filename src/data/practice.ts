@@ -23,3 +23,7 @@ export async function countReading(db: Db, jobId: number): Promise<number | unde
     .returning<PracticeRow[]>('readings');
   return row && row.readings - 1;
 }
+
+export async function deletePractice(db: Db, jobId: number): Promise<void> {
+  await db('practice').where({ job_id: jobId }).del();
+}

@@ -20,7 +20,7 @@ import { moveJob } from './moveJob/moveJob';
 import { moveStage } from './moveStage/moveStage';
 import { addPerson, amendPerson, endSession, resetPassphrase } from './people/people';
 import { addPhotographs, removePhotograph } from './photographs/photographs';
-import { makePractice, measure } from './practice/practice';
+import { endPractice, look, makePractice, measure } from './practice/practice';
 import { recordFindings } from './recordFindings/recordFindings';
 import { recordMeter } from './recordMeter/recordMeter';
 import { recordProof } from './recordProof/recordProof';
@@ -61,7 +61,9 @@ export const jobDeeds: readonly AnyDeedOn<number>[] = [
   addPhotographs,
   removePhotograph,
   makePractice,
+  endPractice,
   measure,
+  look,
   keepGauge,
   takeBackGauge,
 ];

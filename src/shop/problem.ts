@@ -24,5 +24,7 @@ export function notFound(what: string): ProblemError {
 
 /** Refusal that names every field at once; does nothing when there is nothing to say. */
 export function refuseIf(fields: FieldProblem[]): void {
-  if (fields.length > 0) throw new ProblemError(400, 'Some of it cannot be used as typed.', fields);
+  // One thing that is left is said as itself, not as a fault of the whole.
+  const title = fields.length === 1 ? fields[0]!.message : 'Some of it cannot be used as typed.';
+  if (fields.length > 0) throw new ProblemError(400, title, fields);
 }

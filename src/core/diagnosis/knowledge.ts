@@ -149,6 +149,10 @@ export interface Complaint {
   lessThan?: string[];
   /** A short run does not show whether it is gone. */
   shownLate?: true;
+  /** How it is shown to be gone, when the three minutes' run is not enough. */
+  retest?: string;
+  /** The check that told how long it took: the proof runs longer. */
+  longerThan?: string;
   /** That it is gone can be shown without power. */
   shownUnpowered?: true;
 }

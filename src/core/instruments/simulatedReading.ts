@@ -1,8 +1,8 @@
 import type { Aspect, Kind, Scatter } from '../diagnosis/knowledge';
 import { referencesOf } from '../diagnosis/classifyReading';
 import type { CompiledKind } from '../diagnosis/compileKind';
-import { levelsGiven } from '../diagnosis/joint';
 import { seededRandom } from '../diagnosis/seededRandom';
+import { hash, hiddenState } from './hiddenState';
 
 /** What the simulated instruments add to the true value, relative. Common practice, no source. */
 const NOISE = 0.004;
@@ -27,17 +27,7 @@ export function simulatedReading(
 ): number {
   const spec = aspect.reading;
   if (!spec) throw new RangeError(`${check} takes no reading.`);
-  const finding = compiled.findingIndex.get(`${check}/${aspect.id}`)!;
-  const own = seededRandom(hash(`${seed} ${check} ${aspect.id}`));
-  let u = own();
-  const levels = aspect.neutral
-    ? aspect.outcomes.map((_, k) => (k === 0 ? 1 : 0))
-    : levelsGiven(compiled.network.findings[finding]!, (f) => present.has(f));
-  const level = Math.max(
-    0,
-    levels.findIndex((p) => (u -= p) < 0),
-  );
-  const outcome = aspect.outcomes[level]!.id;
+  const { outcome, own } = hiddenState(compiled, present, { check, aspect }, seed);
   const { scatter } = spec.classes.find((c) => c.outcome === outcome)!;
   const scale = spec.relativeTo ? referencesOf(compiled.kind, mainsV)[spec.relativeTo] : 1;
   const truth = within(own, scatter, spec.logScale === true);
@@ -53,13 +43,6 @@ function within(random: () => number, scatter: Scatter, logScale: boolean): numb
   if (scatter.shape === 'logNormal') return scatter.median * Math.exp(scatter.spread * (u - 0.5));
   if (logScale) return Math.exp(Math.log(scatter.from) + u * (Math.log(scatter.to) - Math.log(scatter.from)));
   return scatter.from + u * (scatter.to - scatter.from);
-}
-
-/** FNV-1a, 32 bits: the same words give the same seed. */
-function hash(text: string): number {
-  let h = 0x811c9dc5;
-  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193);
-  return h >>> 0;
 }
 
 /** The instrument of the bench that measures it. */

@@ -43,9 +43,11 @@ test('the table, as the shop agreed on it', () => {
   expect(only('owner', 'technician').sort()).toEqual(
     [
       'clear-caution',
+      'end-practice',
       'fit-other',
       'fit-part',
       'keep-gauge',
+      'look',
       'make-practice',
       'mark-repaired',
       'measure',

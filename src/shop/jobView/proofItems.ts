@@ -28,7 +28,12 @@ const run = { ...byHand, power: true };
  * each protection that was repaired.
  * @param repaired faults that were proved, and those of the stations where a part was fitted
  */
-export function proofItems(kind: Kind, complaints: string[], repaired: ReadonlySet<string>): ProofItem[] {
+export function proofItems(
+  kind: Kind,
+  complaints: string[],
+  repaired: ReadonlySet<string>,
+  findings: JobState['findings'] = [],
+): ProofItem[] {
   const has = (...stations: string[]) => kindsWith(...stations).includes(kind.id);
   const checks = new Set(checksOf(knowledge, kind.id).map((c) => c.id));
   const turned = cautionsFor(
@@ -53,7 +58,7 @@ export function proofItems(kind: Kind, complaints: string[], repaired: ReadonlyS
     has('roll') && { ...byHand, id: 'roll-free', label: 'Roll free by hand', cautions: turned },
     has('brush', 'brush-front') && { ...byHand, id: 'roll-free', label: 'Brush free by hand', cautions: turned },
     ...owedBy(kind, repaired),
-    ...complaints.map((id) => retest(id)),
+    ...complaints.map((id) => retest(id, findings)),
     { ...run, id: 'run-3-min', label: 'Three minutes’ run, sound and smell clean' },
     has('squeegee-blades') && { ...run, id: 'floor-dry', label: 'Floor dry behind it, straight and in a turn' },
     checks.has('roll-speed') && {
@@ -76,9 +81,13 @@ export function proofItems(kind: Kind, complaints: string[], repaired: ReadonlyS
   return items.filter((i) => i !== false);
 }
 
-function retest(id: string): ProofItem {
+/** How it is shown that a complaint is gone; longer than it took before, where that was measured. */
+function retest(id: string, findings: JobState['findings']): ProofItem {
   const complaint = knowledge.complaints.find((c: Complaint) => c.id === id);
-  const label = `Gone: ${(complaint?.label ?? id).toLowerCase()}`;
+  const took = findings.find((f) => f.revoked_at === null && f.value !== null && f.check_id === complaint?.longerThan);
+  const how = complaint?.retest ? `: ${complaint.retest}` : '';
+  const before = took ? ` (it took ${took.value} ${took.unit})` : '';
+  const label = `Gone: ${(complaint?.label ?? id).toLowerCase()}${how}${before}`;
   return { ...(complaint?.shownUnpowered ? byHand : run), id: `complaint:${id}`, label };
 }
 
@@ -111,7 +120,7 @@ export function proofViews(
   { complaints, proofs, findings, fitted }: JobState,
   proved: readonly string[],
 ): ProofView[] {
-  return proofItems(kind, complaints, repairedOf(kind, fitted, proved)).map((item) => {
+  return proofItems(kind, complaints, repairedOf(kind, fitted, proved), findings).map((item) => {
     const made = proofs.find((p) => p.item === item.id);
     const earlier = findings.find(
       (f) =>

@@ -11,6 +11,17 @@ export class MeasureDto {
   condition?: string;
 }
 
+export class LookDto {
+  @IsString()
+  @Length(1, 80, { message: 'Id of a check, or of a repair that was tried.' })
+  check!: string;
+}
+
+/** What is seen on the practice machine. */
+export interface SeenView {
+  seen: { aspect: string; outcome: string }[];
+}
+
 /** What a simulated instrument shows. */
 export interface MeasuredView {
   instrument: string;

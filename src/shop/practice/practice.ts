@@ -1,11 +1,13 @@
 import { randomInt } from 'node:crypto';
 import { compileKind } from '@/core/diagnosis/compileKind';
 import { meterLine, type MeterQuantity } from '@/core/instruments/lineProtocol';
+import { seenOn } from '@/core/instruments/hiddenState';
 import { instrumentFor, simulatedReading } from '@/core/instruments/simulatedReading';
 import { toBase } from '@/core/units/units';
 import { database } from '@/data/database';
 import { jobState } from '@/data/jobState';
-import { countReading, insertPractice, practiceOf } from '@/data/practice';
+import { revokeFindings } from '@/data/jobs';
+import { countReading, deletePractice, insertPractice, practiceOf } from '@/data/practice';
 import { kindById, knowledge } from '@/knowledge';
 import { bench } from '../access/roles';
 import { deedOn } from '../deed/deed';
@@ -13,7 +15,7 @@ import { oddsOfJob } from '../odds/odds';
 import { JobDeedDto } from '../jobDeed/dto';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { notFound, refuseIf } from '../problem';
-import { MeasureDto, type MeasuredView } from './dto';
+import { LookDto, MeasureDto, type MeasuredView, type SeenView } from './dto';
 
 /**
  * Makes a job practice: faults that would explain its complaints are hidden in the machine, drawn by their odds, and the
@@ -43,27 +45,74 @@ export const makePractice = jobDeed({
   },
 });
 
+/** Makes a practice job a real one again: what was found on the invented machine is taken back. */
+export const endPractice = jobDeed({
+  name: 'end-practice',
+  roles: bench,
+  summary: 'Make a practice job a real one again: its findings are taken back',
+  dto: JobDeedDto,
+  async work({ db, jobId, person, facts, state, tell, change }) {
+    const done = state.fitted.length + state.repairs.length + state.proofs.length + state.served.length;
+    refuseIf([
+      ...(facts.practice ? [] : [{ field: 'job', message: 'It is no practice job.' }]),
+      ...(done > 0
+        ? [
+            {
+              field: 'job',
+              message: 'Parts, repairs or proofs were written down in practice: hand it back as practice.',
+            },
+          ]
+        : []),
+    ]);
+    const found = state.findings.filter((f) => f.revoked_at === null).map((f) => f.id);
+    if (found.length > 0) await revokeFindings(db, jobId, found, person.id);
+    await deletePractice(db, jobId);
+    change({ stage: 'find' });
+    tell('note', 'Practice ended: it is a real job again, and what was found in practice is taken back.');
+  },
+});
+
+/** What is seen on a practice job's machine. @throws ProblemError 400 at its field; 404 for a job that is no practice */
+export const look = deedOn(
+  { name: 'look', roles: bench, summary: 'Look at the machine of a practice job', dto: LookDto },
+  async (_person, jobId: number, dto): Promise<SeenView> => {
+    const { practice, compiled, present } = await hidden(jobId);
+    try {
+      return { seen: seenOn(compiled, present, dto.check, practice.seed) };
+    } catch (error) {
+      if (error instanceof RangeError) refuseIf([{ field: 'check', message: error.message }]);
+      throw error;
+    }
+  },
+);
+
 /** Reads a simulated instrument on a practice job. @throws ProblemError 400 at its field; 404 for a job that is no practice */
 export const measure = deedOn(
   { name: 'measure', roles: bench, summary: 'Read a simulated instrument on a practice job', dto: MeasureDto },
   (_person, jobId: number, dto) => shownBy(jobId, dto),
 );
 
-async function shownBy(jobId: number, dto: MeasureDto): Promise<MeasuredView> {
+/** The machine behind a practice job. @throws ProblemError 404 for a job that is no practice */
+async function hidden(jobId: number) {
   const db = database();
   const practice = await practiceOf(db, jobId);
   if (!practice) throw notFound('A practice job of this number');
   const { model } = (await jobState(db, jobId))!;
   const kind = kindById(model.kind);
   const compiled = compileKind(knowledge, kind, { droppedStations: model.dropped_stations });
+  const present = new Set(practice.faults.flatMap((f) => compiled.faultIndex.get(f) ?? []));
+  return { practice, model, kind, compiled, present };
+}
+
+async function shownBy(jobId: number, dto: MeasureDto): Promise<MeasuredView> {
+  const { practice, model, kind, compiled, present } = await hidden(jobId);
   const check = compiled.checks.find((c) => c.id === dto.check);
   const aspect = check?.aspects.find((a) => a.reading && (!dto.condition || a.condition === dto.condition));
   refuseIf([
     ...(check ? [] : [{ field: 'check', message: `${kind.id} has no check ${dto.check}.` }]),
     ...(check && !aspect ? [{ field: 'condition', message: 'Nothing is measured there.' }] : []),
   ]);
-  const present = new Set(practice.faults.flatMap((f) => compiled.faultIndex.get(f) ?? []));
-  const turn = (await countReading(db, jobId)) ?? 0;
+  const turn = (await countReading(database(), jobId)) ?? 0;
   const spec = aspect!.reading!;
   const shown = simulatedReading(
     compiled,

@@ -207,7 +207,7 @@ function warrantyOf(
 /** Within the warranty the owner chooses, and the choice is written down. */
 function warrantyProblems(dto: TakeInDto, until: string | null): FieldProblem[] {
   return until !== null && (dto.warrantyChoice ?? 'none') === 'none'
-    ? [{ field: 'warrantyChoice', message: `Under warranty until ${until}: repair here, or the authorised shop?` }]
+    ? [{ field: 'warrantyChoice', message: 'Warranty: here, or the authorised shop?' }]
     : [];
 }
 

@@ -19,6 +19,7 @@ import { percent, Reading } from '../parts/Reading';
 import { useKeptText } from '../parts/useKeptText';
 import NextLink from '../theme/NextLink';
 import { FromInstrument } from './FromInstrument';
+import { PracticeLook } from './PracticeLook';
 
 export type Answered = { check: string; outcome?: string; value?: number; unit?: string; condition?: string };
 
@@ -134,6 +135,9 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave }: P
         ))}
       {left.length === 0 && (
         <Typography variant="body2">Everything here is answered; a new answer replaces the old.</Typography>
+      )}
+      {job.practice && doing.aspects.some((a) => !a.reading) && (
+        <PracticeLook key={checkId} job={job} doing={doing} disabled={!canAct} />
       )}
       {doing.aspects.map((aspect) =>
         aspect.reading ? (

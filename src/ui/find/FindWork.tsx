@@ -16,6 +16,7 @@ import { CheckCard, type Answered } from './CheckCard';
 import { CautionGate } from '../job/CautionGate';
 import { FaultList } from './FaultList';
 import { FindingLog } from './FindingLog';
+import { NothingWorth } from './NothingWorth';
 import { OtherChecks } from './OtherChecks';
 import { Proved } from './Proved';
 import { OddsToCome, Reckoning } from './Reckoning';
@@ -102,13 +103,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
             current === proposed &&
             !job.firstChecks.includes(current) &&
             (next?.informs ?? 0) <= 0.02 && (
-              <Notice title="No check is worth its minutes any more.">
-                <Typography variant="body2">
-                  {held
-                    ? `Make it safe first: ${held}. Until then look further below, with the power off.`
-                    : 'Fit what is most likely and run it, or look further below.'}
-                </Typography>
-              </Notice>
+              <NothingWorth job={job} odds={assessment!} held={held} onPick={setPinned} />
             )}
           {current &&
             !closed &&
@@ -138,7 +133,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
           ) : !told ? (
             <Reckoning />
           ) : (
-            !finished && <Notice title="Nothing more is worth checking without clearing a caution first." />
+            !finished && <NothingWorth job={job} odds={assessment} held={held} onPick={setPinned} />
           )}
           {current && !closed && current === proposed && (
             <SameWorth job={job} odds={assessment!} current={current} onPick={setPinned} />

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { Notice } from '../parts/Notice';
 import { readNumber } from '../parts/readNumber';
 import { PhotographPicker } from '../parts/PhotographPicker';
 import { useKeptText } from '../parts/useKeptText';
@@ -19,6 +20,10 @@ export function JobBook({ desk }: { desk: JobDesk }) {
   const [text, setText, dropText] = useKeptText(`job-${job.id}`, 'note', '');
   const [hours, setHours, dropHours] = useKeptText(`job-${job.id}`, 'meter', '');
   const [amending, setAmending] = useState(false);
+  const [turning, setTurning] = useState(false);
+  const turn = async () => {
+    if (await act(job.practice ? 'end-practice' : 'make-practice')) setTurning(false);
+  };
   const closed = job.stage === 'closed';
   const write = async (what: 'said' | 'note' | 'estimate') => {
     if (text.trim() !== '' && (await act('write-note', { what, text }))) {
@@ -99,9 +104,9 @@ export function JobBook({ desk }: { desk: JobDesk }) {
         >
           Tag
         </Button>
-        {!closed && !job.practice && job.findings.every((f) => f.revoked) && (
-          <Button size="small" variant="text" color="inherit" disabled={busy} onClick={() => void act('make-practice')}>
-            Practise on it
+        {!closed && (job.practice || job.findings.every((f) => f.revoked)) && (
+          <Button size="small" variant="text" color="inherit" disabled={busy} onClick={() => setTurning(true)}>
+            {job.practice ? 'End the practice' : 'Practise on it'}
           </Button>
         )}
         {!closed && (
@@ -110,6 +115,23 @@ export function JobBook({ desk }: { desk: JobDesk }) {
           </Button>
         )}
       </Box>
+      {turning && (
+        <Notice live title={job.practice ? 'Make it a real job again?' : 'Make it a practice job?'}>
+          <Typography variant="body2">
+            {job.practice
+              ? 'What was found in practice is taken back; the real machine is looked at from the start.'
+              : 'Faults are hidden in it and the bench answers from them. The real machine is not looked at, the job is not counted, and it can be made real again.'}
+          </Typography>
+          <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
+            <Button size="small" variant="contained" disabled={busy} onClick={() => void turn()}>
+              {job.practice ? 'Yes, end it' : 'Yes, practise'}
+            </Button>
+            <Button size="small" disabled={busy} onClick={() => setTurning(false)}>
+              No
+            </Button>
+          </Box>
+        </Notice>
+      )}
       {amending && <AmendJob desk={desk} onClose={() => setAmending(false)} />}
     </Box>
   );

@@ -6,7 +6,7 @@ import Link from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
 import { knowledge } from '@/knowledge';
@@ -39,6 +39,15 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
   const { values: v, set, fieldProblem: problem } = form;
   const [station, setStation] = useState<string | null>(null);
   const wordsBox = useRef<HTMLTextAreaElement>(null);
+  const page = useRef<HTMLElement>(null);
+  const { asked } = form;
+  // What is left to answer is shown at its place, wherever on the page that is.
+  useEffect(() => {
+    if (asked === 0) return;
+    const place = page.current?.querySelector('[data-asks], [aria-invalid="true"], [role="alert"]');
+    place?.scrollIntoView({ block: 'center' });
+    (place instanceof HTMLElement ? (place.querySelector<HTMLElement>('button, input') ?? place) : null)?.focus();
+  }, [asked]);
   const model = v.machine
     ? models.find((m) => m.maker === v.machine!.maker && m.name === v.machine!.model)
     : models.find((m) => !v.isNewModel && String(m.id) === v.modelId);
@@ -59,6 +68,7 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
 
   return (
     <Box
+      ref={page}
       component="form"
       noValidate
       onSubmit={(e) => {

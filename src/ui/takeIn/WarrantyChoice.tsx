@@ -29,7 +29,7 @@ export function WarrantyChoice({ form, models, today }: { form: TakeInForm; mode
         The maker’s authorised shop repairs it at no charge, and opening it here may end the warranty. Say so, and write
         down what the owner chose.
       </Typography>
-      <Box sx={{ mt: 1 }}>
+      <Box sx={{ mt: 1 }} {...(problem ? { 'data-asks': true } : {})}>
         <ToggleButtonGroup
           exclusive
           size="small"

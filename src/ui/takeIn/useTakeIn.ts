@@ -140,6 +140,7 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
   const [restored, setRestored] = useState(false);
+  const [asked, setAsked] = useState(0);
   const key = useRef<{ content: string; key: string } | null>(null);
   const [draft] = useState(() => draftKeeper('take-in'));
   const touched = useRef(false);
@@ -182,6 +183,8 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
     values,
     busy,
     refusal,
+    /** How often something was left to answer: each time its place is shown. */
+    asked,
     restored,
     set,
     toggle(list: 'complaints' | 'signs' | 'accessories', id: string) {
@@ -206,7 +209,7 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
       const dto = { ...body, key: key.current.key };
       const found = missing(values, await validate(plainToInstance(TakeInDto, dto)));
       setProblems(found);
-      if (Object.keys(found).length > 0) return;
+      if (Object.keys(found).length > 0) return setAsked((n) => n + 1);
       setBusy(true);
       await draft.settle();
       const sent = await send<{ job: number; tag: string }>('POST', '/api/v1/jobs', dto);
@@ -218,6 +221,7 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
       setBusy(false);
       setRefusal(sent.refusal);
       setProblems(Object.fromEntries(sent.refusal.fields.map((f) => [f.field, f.message])));
+      setAsked((n) => n + 1);
     },
   };
 }

@@ -1,0 +1,57 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { repairOf } from '@/core/diagnosis/doing';
+import type { AssessmentView } from '@/shop/finding/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
+import { faultLabel, faultOf } from '../job/labels';
+import { Notice } from '../parts/Notice';
+import { percent } from '../parts/Reading';
+
+/** Less likely than this nothing is fitted for it. */
+const LIKELY = 0.08;
+
+interface Props {
+  job: JobFacts;
+  odds: AssessmentView;
+  /** Labels of the cautions that hold back power. */
+  held: string | null;
+  onPick: (check: string) => void;
+}
+
+/** No look is worth its minutes: what to do instead is always said. */
+export function NothingWorth({ job, odds, held, onPick }: Props) {
+  if (held)
+    return (
+      <Notice title="No check is worth its minutes while power is held back.">
+        <Typography variant="body2">
+          Make it safe first: {held}. Until then look further below, with the power off.
+        </Typography>
+      </Notice>
+    );
+  const tried = new Set(job.findings.filter((f) => !f.revoked).map((f) => f.check));
+  const likely = odds.faults.find(
+    (f) => f.suspect && !f.proved && f.probability >= LIKELY && !faultOf(f.id)?.symptom && !tried.has(repairOf(f.id)),
+  );
+  return (
+    <Notice title="No check is worth its minutes any more.">
+      {likely ? (
+        <>
+          <Typography variant="body2">
+            Likeliest is {faultLabel(likely.id).toLowerCase()}, {percent(likely.probability)}: try its repair and run
+            it.
+          </Typography>
+          <Button size="small" variant="contained" onClick={() => onPick(repairOf(likely.id))} sx={{ mt: 1 }}>
+            {faultOf(likely.id)!.repair.label}
+          </Button>
+        </>
+      ) : (
+        <Typography variant="body2">
+          Nothing that is known explains it now. Ask when it happens, and run it that long; take back the answer that
+          you doubt most; or strike the complaint, if it is not seen here.
+        </Typography>
+      )}
+    </Notice>
+  );
+}
