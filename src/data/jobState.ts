@@ -49,6 +49,8 @@ export interface JobState {
   }[];
   /** Faults whose repair was ticked as done. */
   repairs: string[];
+  /** The same, with when it was ticked. */
+  repairedAt: { fault: string; at: Instant }[];
   /** Items of the service that were done at this visit. */
   served: string[];
   /** Complaints that the bench did not find. */
@@ -96,6 +98,7 @@ const STATE = `select
     'complaint',
   )} as struck,
   ${names('fault', 'repair_done')} as repairs,
+  ${list('fault, at', 'repair_done where job_id = job.id', 'at')} as "repairedAt",
   ${names('item', 'service_done')} as served,
   ${list(
     'fault, job_id as job, at',

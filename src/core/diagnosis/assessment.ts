@@ -15,6 +15,8 @@ export interface AssessInput extends PriorOptions {
   raised?: string[];
   /** Cautions cleared by somebody's name. */
   cleared?: string[];
+  /** Fault → after how many of the answers its repair was ticked as done. */
+  mendedAfter?: Readonly<Record<string, number>>;
   /** What a machine costs that comes back because a second cause was left in it, minutes. */
   comebackMinutes?: number;
   /** Group of parts → what one costs in this shop, in minutes of its bench. */

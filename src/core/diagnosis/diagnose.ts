@@ -16,6 +16,8 @@ export interface Diagnosis {
   observations: Observation[];
   /** How each observation is named. */
   labels: string[];
+  /** Faults that are repaired or reset by now: they show in nothing that is looked at from here. */
+  mended: ReadonlySet<number>;
   proved: Set<string>;
   pins: Map<number, true>;
   result: Posterior;
@@ -32,13 +34,18 @@ export interface Diagnosis {
 
 /** @throws RangeError for ids that the kind does not have; ImpossibleReadingError; ImpossibleEvidenceError */
 export function diagnose(compiled: CompiledKind, input: AssessInput, references: References): Diagnosis {
-  const { observations, proved, labels } = observe(compiled, input, references);
+  const { observations, proved, labels, mended } = observe(compiled, input, references);
   const pins = new Map([...proved].map((id) => [compiled.faultIndex.get(id)!, true] as const));
   const result = posterior(compiled.network, observations, pins);
   const sets = explanations(compiled.network, observations, pins, result.logEvidence);
+  // It was repaired, and it was complained of still: that was not it, or not it alone.
+  const notIt = new Set(
+    input.answers.flatMap((a) => ('outcome' in a && a.outcome === 'remains' ? (repairedFault(a.check) ?? []) : [])),
+  );
+  const causing = new Set([...proved].filter((id) => !notIt.has(id)));
   const explained = input.complaints.map((complaint) => ({
     complaint,
-    by: provedFor(compiled, proved, complaint, result.marginals),
+    by: provedFor(compiled, causing, complaint, result.marginals),
     gone: goneAfter(compiled, sets.list, new Set(pins.keys()), complaint),
   }));
   const rootProved = (id: string) => {
@@ -69,6 +76,7 @@ export function diagnose(compiled: CompiledKind, input: AssessInput, references:
   return {
     observations,
     labels,
+    mended,
     proved,
     pins,
     result,

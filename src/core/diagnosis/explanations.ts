@@ -244,13 +244,13 @@ function outsideLog(network: Network, normal: Observation[], pins: Pins, isCandi
     faults: [...place.keys()].map((i) => ({ ...network.faults[i]!, causes: here(network.faults[i]!.causes) })),
     findings: normal.map((o) => {
       const node = network.findings[o.finding]!;
-      return { ...node, effects: here(node.effects) };
+      return { ...node, effects: here(node.effects.filter((e) => !o.without?.has(e.fault))) };
     }),
     exclusive: (network.exclusive ?? [])
       .filter((g) => g.every((i) => place.has(i)))
       .map((g) => g.map((i) => place.get(i)!)),
   };
-  const observed = normal.map((o, finding) => ({ ...o, finding }));
+  const observed = normal.map(({ likelihood }, finding) => ({ likelihood, finding }));
   const known = new Map([...pins].flatMap(([i, there]) => (place.has(i) ? [[place.get(i)!, there] as const] : [])));
   return posterior(rest, observed, known).logEvidence;
 }

@@ -31,6 +31,8 @@ export interface FinderCase {
   ageYears?: number;
   /** The fault that the owner thinks of. */
   hint?: string;
+  /** Fault → after how many of the answers its repair was ticked as done. */
+  mendedAfter?: Record<string, number>;
   /** What a comeback costs this shop, minutes; the shipped figure when absent. */
   comebackMinutes?: number;
   /** Group of parts → what one costs in this shop, in minutes of its bench; the shipped figures when absent. */

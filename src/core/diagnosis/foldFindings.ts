@@ -35,6 +35,8 @@ export function foldFinding(node: FindingNode, observation: Observation): Folded
     finding: observation.finding,
     weights: groups.map((group) => likelihood[group[0]!]!),
     leak: gather(node.leak),
-    effects: node.effects.map((e) => ({ fault: e.fault, levels: gather(e.levels) })),
+    effects: node.effects
+      .filter((e) => !observation.without?.has(e.fault))
+      .map((e) => ({ fault: e.fault, levels: gather(e.levels) })),
   };
 }

@@ -31,7 +31,7 @@ export function logJoint(network: Network, observations: Observation[], present:
     log += Math.log(present.has(i) ? p : 1 - p);
   }
   for (const o of observations) {
-    const levels = levelsGiven(network.findings[o.finding]!, isPresent);
+    const levels = levelsGiven(network.findings[o.finding]!, (f) => isPresent(f) && !o.without?.has(f));
     log += Math.log(levels.reduce((sum, p, k) => sum + p * o.likelihood[k]!, 0));
   }
   return log;

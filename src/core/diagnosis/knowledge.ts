@@ -91,6 +91,8 @@ export interface Outcome {
   proves?: string[];
   /** Cautions that this outcome sets in force. */
   raises?: string[];
+  /** Making the check has put it right: what is seen after it is another state of the machine. */
+  resets?: true;
   /** Only in these kinds. */
   kinds?: string[];
 }

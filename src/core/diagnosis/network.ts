@@ -37,6 +37,8 @@ export interface FindingNode {
 export interface Observation {
   finding: number;
   likelihood: number[];
+  /** Faults that were repaired or reset before it was seen: they no longer show in it. */
+  without?: ReadonlySet<number>;
 }
 
 /** Faults known to be there (true) or known not to be there (false), by index. */

@@ -49,13 +49,14 @@ interface Candidate {
 
 /** What can be done next, best first; what is held back by a caution comes last. */
 export function nextActions(
-  compiled: CompiledKind,
+  whole: CompiledKind,
   input: AssessInput,
-  { sets, result, pins, proved, caused, secondLooks }: Diagnosis,
+  { sets, result, pins, proved, mended, caused, secondLooks }: Diagnosis,
   open: ReadonlySet<string>,
   cautions: string[],
   ahead = true,
 ): { next: NextAction[]; minutesToGo: number } {
+  const compiled = asMended(whole, mended);
   const { kind } = compiled;
   const costs = courseCosts(kind, compiled.faults, open);
   const answered = new Set([
@@ -245,6 +246,17 @@ export function nextActions(
     next: [...level, ...rest, ...rows.filter((r) => r.heldBackBy.length > 0)],
     minutesToGo: Math.min(now, first?.total ?? now),
   };
+}
+
+/** What is repaired or reset shows in nothing that is looked at from now on. */
+function asMended(compiled: CompiledKind, mended: ReadonlySet<number>): CompiledKind {
+  if (mended.size === 0) return compiled;
+  const findings = compiled.network.findings.map((node) =>
+    node.effects.some((e) => mended.has(e.fault))
+      ? { ...node, effects: node.effects.filter((e) => !mended.has(e.fault)) }
+      : node,
+  );
+  return { ...compiled, network: { ...compiled.network, findings } };
 }
 
 /** When few suspects are left, every order of what can tell of them is tried: minutes to the end by action, or null. */

@@ -25,10 +25,18 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
   const observations: Observation[] = [];
   const labels: string[] = [];
   const proved = new Set<string>();
+  const mended = new Set<number>();
   const add = (finding: string, label: string, likelihood: number[]) => {
-    observations.push({ finding: compiled.findingIndex.get(finding)!, likelihood });
+    const without = mended.size > 0 ? { without: new Set(mended) } : {};
+    observations.push({ finding: compiled.findingIndex.get(finding)!, likelihood, ...without });
     labels.push(label);
   };
+  const mend = (fault: string) => {
+    const at = compiled.faultIndex.get(fault);
+    if (at !== undefined) mended.add(at);
+  };
+  const ticked = Object.entries(input.mendedAfter ?? {});
+  const seenAs = new Map<string, string | number>();
   for (const id of input.complaints) {
     if (!compiled.complaints.some((c) => c.id === id))
       throw new RangeError(`${compiled.kind.id} has no complaint ${id}.`);
@@ -40,12 +48,14 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
   for (const [id, said] of more)
     if (!input.complaints.includes(id) && compiled.complaints.some((c) => c.id === id))
       add(`complaint:${id}`, said, [1, 0]);
-  for (const answer of input.answers) {
+  for (const [at, answer] of input.answers.entries()) {
+    for (const [fault, after] of ticked) if (after <= at) mend(fault);
     const repaired = repairedFault(answer.check);
     if (repaired !== null) {
       const gone = 'outcome' in answer && answer.outcome === 'gone';
       add(answer.check, answer.check, gone ? [1, 0] : [0, 1]);
       if (gone) proved.add(repaired);
+      mend(repaired);
       continue;
     }
     const check = checkById(compiled, answer.check);
@@ -55,11 +65,17 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
       'outcome' in answer
         ? aspect.outcomes.map((o) => (o.id === answer.outcome ? 1 : 0))
         : classifyReading(aspect, answer.value, references);
-    add(`${check.id}/${aspect.id}`, labelOf(check, answer), likelihood);
+    // Seen again as it was, after a repair: that it is still so tells nothing new.
+    const key = `${check.id}/${aspect.id}`;
+    const said = 'outcome' in answer ? answer.outcome : answer.value;
+    if (seenAs.get(key) !== said) add(key, labelOf(check, answer), likelihood);
+    seenAs.set(key, said);
     const sure = aspect.outcomes[likelihood.indexOf(1)];
     const share = 1 / likelihood.reduce((a, b) => a + b, 0);
     if (sure && share > 0.95) for (const id of sure.proves ?? []) if (compiled.faultIndex.has(id)) proved.add(id);
+    if (sure?.resets) sure.proves?.forEach(mend);
   }
+  for (const [fault] of ticked) mend(fault);
   for (const { check, aspect, outcome } of setBy(compiled, input.answers))
     add(
       `${check.id}/${aspect.id}`,
@@ -75,7 +91,7 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
         `arrival:${aspect.impliedBy}`,
         aspect.outcomes.map((_, k) => (k === 0 ? 0 : 1)),
       );
-  return { observations, proved, labels };
+  return { observations, proved, labels, mended };
 }
 
 /** What the checks that were answered have made so, unless it was looked at by itself. */

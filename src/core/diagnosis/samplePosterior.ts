@@ -21,7 +21,8 @@ export function samplePosterior(network: Network, observations: Observation[], g
   const present = new Uint8Array(n);
   const isPresent = (f: number) => present[f] === 1;
   const linked: Observation[][] = Array.from({ length: n }, () => []);
-  for (const o of observations) for (const e of network.findings[o.finding]!.effects) linked[e.fault]!.push(o);
+  for (const o of observations)
+    for (const e of network.findings[o.finding]!.effects) if (!o.without?.has(e.fault)) linked[e.fault]!.push(o);
   const children: number[][] = Array.from({ length: n }, () => []);
   network.faults.forEach((f, i) => f.causes.forEach((c) => children[c.fault]!.push(i)));
 
@@ -33,7 +34,7 @@ export function samplePosterior(network: Network, observations: Observation[], g
       log += Math.log(present[c] ? q : 1 - q);
     }
     for (const o of linked[i]!) {
-      const levels = levelsGiven(network.findings[o.finding]!, isPresent);
+      const levels = levelsGiven(network.findings[o.finding]!, (f) => isPresent(f) && !o.without?.has(f));
       log += Math.log(levels.reduce((sum, l, k) => sum + l * o.likelihood[k]!, 0));
     }
     return log;

@@ -47,7 +47,7 @@ export const airChecks: CheckText[] = [
         label: 'Fill',
         outcomes: [
           { id: 'below-line', label: 'below the line' },
-          { id: 'over-full', label: 'over full', proves: ['bag-or-bin-full'] },
+          { id: 'over-full', label: 'over full', proves: ['bag-or-bin-full'], resets: true },
           { id: 'bag-clogged', label: 'not full, but dense', proves: ['bag-clogged'] },
           { id: 'bag-missing', label: 'bag missing', proves: ['bag-missing'] },
         ],

@@ -17,7 +17,7 @@ export const outsideChecks: CheckText[] = [
         outcomes: [
           { id: 'on', label: 'on' },
           { id: 'none-fitted', label: 'none fitted' },
-          { id: 'off', label: 'off', proves: ['brush-switch-off'] },
+          { id: 'off', label: 'off', proves: ['brush-switch-off'], resets: true },
         ],
         leak: { 'none-fitted': 0.05, off: 0.005 },
       },
@@ -62,7 +62,7 @@ export const outsideChecks: CheckText[] = [
         label: 'Handle',
         outcomes: [
           { id: 'home', label: 'home' },
-          { id: 'loose', label: 'loose', proves: ['handle-not-home'] },
+          { id: 'loose', label: 'loose', proves: ['handle-not-home'], resets: true },
         ],
         leak: { loose: 0.005 },
       },
@@ -268,8 +268,8 @@ export const outsideChecks: CheckText[] = [
         label: 'Reset',
         outcomes: [
           { id: 'was-not-tripped', label: 'was not tripped' },
-          { id: 'came-back', label: 'came back by itself, cool', proves: ['thermal-cutout-open'] },
-          { id: 'clicked', label: 'clicked', proves: ['thermal-cutout-open'] },
+          { id: 'came-back', label: 'came back by itself, cool', proves: ['thermal-cutout-open'], resets: true },
+          { id: 'clicked', label: 'clicked', proves: ['thermal-cutout-open'], resets: true },
         ],
         leak: { 'came-back': 0.003, clicked: 0.005 },
       },
@@ -278,7 +278,7 @@ export const outsideChecks: CheckText[] = [
         label: 'In the head',
         outcomes: [
           { id: 'head-was-not-tripped', label: 'was not tripped' },
-          { id: 'head-clicked', label: 'clicked', proves: ['head-breaker-tripped'] },
+          { id: 'head-clicked', label: 'clicked', proves: ['head-breaker-tripped'], resets: true },
         ],
         leak: { 'head-clicked': 0.003 },
       },

@@ -10,9 +10,15 @@ import type { FindingDto } from './dto';
 
 /**
  * Findings as they were sent, as answers that the engine takes, in the aspect's own units.
+ * @param again the same may be answered twice: before and after a repair
  * @returns every problem with its field; answers only for what can be used
  */
-export function readFindings(kind: Kind, mainsV: number, findings: FindingDto[], at = 'findings') {
+export function readFindings(
+  kind: Kind,
+  mainsV: number,
+  findings: FindingDto[],
+  { at = 'findings', again = false }: { at?: string; again?: boolean } = {},
+) {
   const problems: FieldProblem[] = [];
   const answers: Answer[] = [];
   const references = referencesOf(kind, mainsV);
@@ -71,7 +77,7 @@ export function readFindings(kind: Kind, mainsV: number, findings: FindingDto[],
     }
     const key = `${check.id}/${aspectOf(check, answer)!.id}`;
     const earlier = seen.get(key);
-    if (earlier !== undefined) return say('check', `Answered twice: see ${at}[${earlier}].`);
+    if (earlier !== undefined && !again) return say('check', `Answered twice: see ${at}[${earlier}].`);
     seen.set(key, i);
     answers.push(answer);
   });

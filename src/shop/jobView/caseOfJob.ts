@@ -23,6 +23,11 @@ export function caseOfJob(state: JobState): FinderCase {
         ...(f.outcome === null ? { value: f.value!, unit: f.unit! } : { outcome: f.outcome }),
         ...(f.condition ? { condition: f.condition } : {}),
       })),
+    { again: true },
+  );
+  const made = state.findings.filter((f) => f.revoked_at === null);
+  const mended = state.repairedAt.map(
+    ({ fault, at }) => [fault, made.filter((f) => Date.parse(f.at) <= Date.parse(at)).length] as const,
   );
   const raised = arrivalSigns.filter((s) => state.signs.includes(s.id)).map((s) => s.raises);
   const takenInYear = Number(dayInZone(new Date(job.taken_in_at), state.shop.zone).slice(0, 4));
@@ -37,6 +42,7 @@ export function caseOfJob(state: JobState): FinderCase {
     cleared: state.cleared.map((c) => c.caution),
     ...(machine.made_year === null ? {} : { ageYears: Math.max(0, takenInYear - machine.made_year) }),
     ...(job.customer_diagnosis ? { hint: job.customer_diagnosis } : {}),
+    ...(mended.length ? { mendedAfter: Object.fromEntries(mended) } : {}),
     comebackMinutes: state.shop.comebackMinutes,
     ...partMinutesOf(state.shop),
   };

@@ -149,6 +149,8 @@ export interface FindingView {
   at: string;
   by: string | null;
   revoked: boolean;
+  /** Made before the last repair or reset: true of the machine as it was then. */
+  before: boolean;
 }
 
 export interface ProofView {

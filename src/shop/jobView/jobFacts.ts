@@ -10,6 +10,7 @@ import { kindById, knowledge } from '@/knowledge';
 import { rebuildSteps } from '@/knowledge/bench';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
+import { beforeNow } from '../finding/beforeNow';
 import { caseOfJob, firstChecksOf, keyOfCase } from './caseOfJob';
 import type { JobFacts } from './dto';
 import { isOwnPart } from './ownPart';
@@ -45,6 +46,7 @@ export function factsOf(state: JobState): WrittenFacts {
   const kind = kindById(model.kind);
   const asked = caseOfJob(state);
   const bench = benchStateOf(knowledge, asked);
+  const before = beforeNow(kind, state);
   const now = Date.now();
   const today = dayInZone(new Date(now), shop.zone);
   const repaired = repairedIn(kind, state, new Set([...bench.proved, ...state.openFaults.map((f) => f.fault)]));
@@ -111,6 +113,7 @@ export function factsOf(state: JobState): WrittenFacts {
       at: instant(f.at),
       by: f.person,
       revoked: f.revoked_at !== null,
+      before: before.has(f.id),
     })),
     fitted: state.fitted.map(({ group: _, ...f }) => ({ ...f, at: instant(f.at) })),
     repaired,

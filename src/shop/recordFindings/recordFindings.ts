@@ -8,11 +8,13 @@ import { bench } from '../access/roles';
 import { readFindings } from '../finding/readFindings';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseUnderHold } from '../jobDeed/underHold';
+import { beforeNow } from '../finding/beforeNow';
 import { refuseIf } from '../problem';
 import { RecordFindingsDto } from './dto';
 
 /**
- * Answers one or more aspects of checks. An earlier answer to the same aspect is taken back, not deleted. Refused at its field
+ * Answers one or more aspects of checks. An earlier answer to the same aspect is taken back, not deleted, unless something was
+ * repaired or reset since: then both are true, each of its own state of the machine. Refused at its field
  * for ids, units and numbers that the machine cannot have, and for what needs power while power is held back.
  */
 export const recordFindings = jobDeed({
@@ -35,9 +37,11 @@ export async function answerChecks(
   const powered = answers.find((a) => !made.has(a.check) && needsPower(kind, a.check));
   if (powered) refuseUnderHold(facts, labelOf(kind, powered.check));
   const answered = new Set(answers.map((a) => aspectKey(kind, a)));
+  const before = beforeNow(kind, state);
   const replaced = state.findings.filter(
     (f) =>
       f.revoked_at === null &&
+      !before.has(f.id) &&
       answered.has(
         aspectKey(kind, {
           check: f.check_id,

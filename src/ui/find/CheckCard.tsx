@@ -39,7 +39,7 @@ const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'q', 'w', 'e', 'r', '
 export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave }: Props) {
   const doing = doingOf(job.machine.kind, checkId)!;
   const answered = new Set(
-    job.findings.filter((f) => !f.revoked && f.check === checkId).map((f) => aspectFor(doing, f)?.id),
+    job.findings.filter((f) => !f.revoked && !f.before && f.check === checkId).map((f) => aspectFor(doing, f)?.id),
   );
   const left = doing.aspects.filter((a) => !answered.has(a.id));
   // A key keeps its meaning while the check is open, whatever was answered meanwhile: the finger is quicker than the screen.
@@ -52,7 +52,9 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave }: P
     next?.heldBackBy ?? (doing.power === 'no' ? [] : job.cautions.filter((c) => cautionOf(c).holds === 'power'));
   const canAct = held.length === 0;
   const turned = isRollTurned(job);
-  const chosen = new Set(job.findings.filter((f) => !f.revoked && f.check === checkId).map((f) => f.outcome));
+  const chosen = new Set(
+    job.findings.filter((f) => !f.revoked && !f.before && f.check === checkId).map((f) => f.outcome),
+  );
 
   const choose = (outcome: string) => {
     const aspect = choices.find((c) => c.outcome.id === outcome)!.aspect;

@@ -64,7 +64,7 @@ export function FindingLog({
                 )}
               </Typography>
               <Typography variant="caption" sx={{ color: 'text.secondary', display: { xs: 'none', sm: 'block' } }}>
-                {f.id < 0 ? 'saving …' : f.by}
+                {f.id < 0 ? 'saving …' : f.before && !f.revoked ? `${f.by ?? ''}, before the repair` : f.by}
               </Typography>
               {onRevoke && !f.revoked && (
                 <Button

@@ -94,6 +94,7 @@ export function jobInFind(
     })),
     ticks: [],
     repairs: [],
+    repairedAt: [],
     served: [],
     struck: [],
     openFaults: [],
