@@ -12,6 +12,7 @@ type Place = (typeof PLACES)[number];
 
 async function screens(page: Page, place: Place): Promise<string[]> {
   await page.goto('/');
+  await page.locator('a[href^="/jobs/"]').first().waitFor();
   const jobs = await page
     .locator('a[href^="/jobs/"]')
     .evaluateAll((links) => [...new Set(links.map((a) => a.getAttribute('href')!))]);

@@ -19,7 +19,7 @@ test('the rest of a check is answered with one key, and each line can be taken b
     'Sole plate off, look',
   );
   await page.keyboard.press('0');
-  await expect(log.getByRole('listitem')).toHaveCount(5);
+  await expect(log.getByRole('listitem')).toHaveCount(6);
   await expect(log).toContainText('Sole plate off, look, object: none');
   await page.getByRole('button', { name: 'Take back: Sole plate off, look, hair' }).click();
   await expect(log.getByRole('listitem').first().locator('p').first()).toHaveCSS(

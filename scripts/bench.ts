@@ -11,7 +11,7 @@ import { logJoint } from '../src/core/diagnosis/joint';
 import { posterior, statesNeeded } from '../src/core/diagnosis/posterior';
 import { rankActions } from '../src/core/diagnosis/rankActions';
 import { multiplyDemo } from '../src/demo/multiplyDemo';
-import { benchCourses } from './benchFinding';
+import { benchCourses, benchEndings } from './benchFinding';
 import { benchPresses } from './benchPresses';
 import { randomNetwork } from '../src/core/diagnosis/randomNetwork.fixture';
 
@@ -276,6 +276,7 @@ function print(rows: { name: string; ms: number }[], unit: number): void {
 
 const [what, number, only] = process.argv.slice(2);
 if (what === '--scale') await benchScale(Number(number ?? 100));
+else if (what === 'endings') await benchEndings(Number(number ?? 2000));
 else {
   if (what !== 'pages' && what !== 'presses') {
     await benchFinding();

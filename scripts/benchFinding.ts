@@ -1,7 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import { cpus } from 'node:os';
 import { knowledge } from '../src/knowledge';
-import type { CourseRow } from './courseWorker';
+import type { CourseRow, EndingRow } from './courseWorker';
 
 /**
  * Minutes to the proved cause on machines drawn from the knowledge: the proposed course against the practitioners' fixed
@@ -15,7 +15,7 @@ export async function benchCourses(machines: number, only?: number): Promise<voi
   await inWorkers(
     kinds,
     (kind) => ({ kind, machines }),
-    (row) => {
+    (row: CourseRow) => {
       rows.push(row);
       const f = (x: number, width: number) => x.toFixed(1).padStart(width);
       console.log(
@@ -35,14 +35,48 @@ export async function benchCourses(machines: number, only?: number): Promise<voi
   );
 }
 
+/**
+ * When finding ends: at the first proved cause, or when no look is worth what a comeback costs. Minutes until then, whether all
+ * that was proved was there, and how many machines leave with another cause of their complaint in them.
+ */
+export async function benchEndings(machines: number): Promise<void> {
+  console.log(`\nWhen finding ends, ${machines} simulated machines of each kind: at the first proved cause | weighed`);
+  console.log(`  ${'kind'.padEnd(30)}  minutes    right   living |  minutes    right   living`);
+  const rows: EndingRow[] = [];
+  const line = (kind: string, { firstCause: a, weighed: b }: Omit<EndingRow, 'kind'>) =>
+    console.log(
+      `  ${kind.padEnd(30)} ${a.minutes.toFixed(1).padStart(8)}  ${percent(a.right)}  ${percent(a.living)} | ${b.minutes.toFixed(1).padStart(8)}  ${percent(b.right)}  ${percent(b.living)}`,
+    );
+  await inWorkers(
+    knowledge.kinds.map((k) => k.id),
+    (kind) => ({ kind, machines, endings: true }),
+    (row: EndingRow) => {
+      rows.push(row);
+      line(row.kind, row);
+    },
+  );
+  const mean = (pick: (r: EndingRow) => EndingRow['weighed']): EndingRow['weighed'] => {
+    const of = (part: keyof EndingRow['weighed']) => rows.reduce((sum, r) => sum + pick(r)[part], 0) / rows.length;
+    return {
+      minutes: of('minutes'),
+      repaired: of('repaired'),
+      finished: of('finished'),
+      topRight: of('topRight'),
+      right: of('right'),
+      living: of('living'),
+    };
+  };
+  line('all kinds', { firstCause: mean((r) => r.firstCause), weighed: mean((r) => r.weighed) });
+}
+
 const percent = (x: number) => `${(x * 100).toFixed(1)} %`.padStart(7);
 
 /** Every task in one of as many threads as there are processors. */
-async function inWorkers<Task>(items: string[], task: (item: string) => Task, onRow: (row: CourseRow) => void) {
+async function inWorkers<Task, Row>(items: string[], task: (item: string) => Task, onRow: (row: Row) => void) {
   const queue = [...items];
   const one = async () => {
     for (let item = queue.shift(); item !== undefined; item = queue.shift()) {
-      const row = await new Promise<CourseRow>((resolve, reject) => {
+      const row = await new Promise<Row>((resolve, reject) => {
         const worker = new Worker(new URL('./courseWorker.mjs', import.meta.url), { workerData: task(item!) });
         worker.once('message', resolve);
         worker.once('error', reject);

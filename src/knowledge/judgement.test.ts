@@ -108,6 +108,18 @@ describe('when it ends', () => {
   });
 });
 
+test('a check of which only a part was answered is still a second look', () => {
+  const answers = [
+    { check: 'finger-turn', outcome: 'stiff' },
+    { check: 'sole-plate-look', outcome: 'belt-glazed' },
+  ];
+  const { proved, finished, next } = find(K1, ['roll-slow'], answers);
+  expect(proved).toEqual(['belt-slipping']);
+  // Stiff is no belt: the hair was not looked at yet, and the plate is off.
+  expect(finished).toBe(false);
+  expect(next[0]!.check).toBe('sole-plate-look');
+});
+
 describe('a repair on suspicion carries its whole cost', () => {
   const rattling = (partMinutes?: Record<string, number>) =>
     find('upright-direct-air', ['harsh-motor', 'rattle'], [], partMinutes ? { partMinutes } : {});

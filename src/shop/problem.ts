@@ -24,7 +24,5 @@ export function notFound(what: string): ProblemError {
 
 /** Refusal that names every field at once; does nothing when there is nothing to say. */
 export function refuseIf(fields: FieldProblem[]): void {
-  // One thing that is left is said as itself, not as a fault of the whole.
-  const title = fields.length === 1 ? fields[0]!.message : 'Some of it cannot be used as typed.';
-  if (fields.length > 0) throw new ProblemError(400, title, fields);
+  if (fields.length > 0) throw new ProblemError(400, 'Some of it cannot be used as typed.', fields);
 }

@@ -1,4 +1,4 @@
-import type { AssessInput } from './assessment';
+import type { Answer, AssessInput } from './assessment';
 import type { References } from './classifyReading';
 import type { CompiledKind } from './compileKind';
 import { repairedFault } from './doing';
@@ -6,7 +6,7 @@ import { explanations, type Explanations } from './explanations';
 import { cautionsInForce, replay } from './benchState';
 import { goneAfter, isTriedAtOnce, secondLooks, type SecondLook } from './goneAfter';
 import type { Observation } from './network';
-import { observe } from './observe';
+import { aspectOf, checkById, observe } from './observe';
 import { posterior } from './posterior';
 import type { Posterior } from './posteriorResult';
 import { provedFor } from './proofs';
@@ -30,6 +30,14 @@ export interface Diagnosis {
   secondLooks: SecondLook[];
   /** Caused, and no further look is worth a comeback. */
   finished: boolean;
+}
+
+function answeredAspects(compiled: CompiledKind, answers: readonly Answer[]): Set<string> {
+  return new Set(
+    answers
+      .filter((a) => repairedFault(a.check) === null)
+      .map((a) => `${a.check}/${aspectOf(checkById(compiled, a.check), a)!.id}`),
+  );
 }
 
 /** @throws RangeError for ids that the kind does not have; ImpossibleReadingError; ImpossibleEvidenceError */
@@ -67,7 +75,7 @@ export function diagnose(compiled: CompiledKind, input: AssessInput, references:
   const looks =
     caused && !isTriedAtOnce(compiled, input.complaints, causes, tried, open)
       ? secondLooks(compiled, input.complaints, sets.list, new Set(pins.keys()), {
-          made: new Set(input.answers.map((a) => a.check)),
+          made: answeredAspects(compiled, input.answers),
           open,
           allowed: (check) => !held || check.power === 'no',
           comebackMinutes: input.comebackMinutes,

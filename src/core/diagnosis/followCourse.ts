@@ -15,6 +15,8 @@ export interface Policy {
   choose(scene: Scene): string | null;
   /** It draws lots: the same scene may be answered otherwise. */
   drawsLots?: true;
+  /** What a comeback costs, minutes; the shipped figure when absent. With nothing the first proved cause is the end. */
+  comebackMinutes?: number;
 }
 
 export interface Scene {
@@ -59,7 +61,14 @@ export function followCourse(
   let answers: Answer[] = [];
   let steps = 0;
   for (;;) {
-    const input: AssessInput = { kind: compiled.kind, mainsV: 120, complaints: machine.complaints, answers, cleared };
+    const input: AssessInput = {
+      kind: compiled.kind,
+      mainsV: 120,
+      complaints: machine.complaints,
+      answers,
+      cleared,
+      ...(policy.comebackMinutes === undefined ? {} : { comebackMinutes: policy.comebackMinutes }),
+    };
     const key = JSON.stringify([machine.complaints, answers]);
     let known = memory.get(key);
     if (!known) {
@@ -133,9 +142,10 @@ function relevantChecks(compiled: CompiledKind, { complaints, answers }: AssessI
     .map((c) => c.id);
 }
 
-/** The course that the finder proposes. */
-export function proposedCourse(): Policy {
+/** The course that the finder proposes. @param comebackMinutes what a comeback costs, unless it is the shipped figure */
+export function proposedCourse(comebackMinutes?: number): Policy {
   return {
+    ...(comebackMinutes === undefined ? {} : { comebackMinutes }),
     choose({ compiled, input, diagnosis }) {
       const { open } = replay(compiled, input.answers);
       const { next } = nextActions(compiled, input, diagnosis, open, cautionsInForce(compiled, input), false);

@@ -89,7 +89,7 @@ export interface SecondLook {
 /**
  * With a cause proved: what is still worth a look, most worth first. A second cause left in the machine brings it back; a
  * look pays when its chance to find one, times what a comeback costs, is more than its minutes.
- * @param made checks that were answered
+ * @param made what was answered, `check/aspect`
  * @param open access ids that stand open
  * @param allowed whether a check may be made now
  * @param comebackMinutes what a comeback costs
@@ -116,9 +116,10 @@ export function secondLooks(
         mass[i]! += (probability / total) * Math.max(...returns.map((r) => r[i]!));
   const best = new Map<string, SecondLook>();
   for (const check of compiled.checks) {
-    if (at.made.has(check.id) || !at.allowed(check)) continue;
+    if (!at.allowed(check)) continue;
     const minutes = check.minutes + reach(compiled.kind, at.open, check).minutes;
     for (const aspect of check.aspects) {
+      if (at.made.has(`${check.id}/${aspect.id}`)) continue;
       const node = compiled.network.findings[compiled.findingIndex.get(`${check.id}/${aspect.id}`)!]!;
       for (const { fault, levels } of node.effects) {
         const id = compiled.faults[fault]!.id;

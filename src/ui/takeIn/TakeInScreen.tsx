@@ -44,9 +44,10 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
   // What is left to answer is shown at its place, wherever on the page that is.
   useEffect(() => {
     if (asked === 0) return;
-    const place = page.current?.querySelector('[data-asks], [aria-invalid="true"], [role="alert"]');
+    const at = (what: string) => page.current?.querySelector<HTMLElement>(what);
+    const place = at('[data-asks]') ?? at('[aria-invalid="true"]') ?? at('span[role="alert"]');
     place?.scrollIntoView({ block: 'center' });
-    (place instanceof HTMLElement ? (place.querySelector<HTMLElement>('button, input') ?? place) : null)?.focus();
+    (place?.querySelector<HTMLElement>('button, input') ?? place)?.focus({ preventScroll: true });
   }, [asked]);
   const model = v.machine
     ? models.find((m) => m.maker === v.machine!.maker && m.name === v.machine!.model)
@@ -91,7 +92,7 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
         )}
       </Box>
       {form.refusal && (
-        <Notice live title={form.refusal.title}>
+        <Notice live title={form.refusal.fields.length === 1 ? 'One thing is left to answer.' : form.refusal.title}>
           {form.refusal.openJob && (
             <Link component={NextLink} href={`/jobs/${form.refusal.openJob}`}>
               Go to job {form.refusal.openJob}
