@@ -62,13 +62,35 @@ export function kindOf(knowledge: Knowledge, id: string): Kind {
  */
 export function inputOf(knowledge: Knowledge, asked: FinderCase, tallies?: Tallies): AssessInput {
   const { hint, ...rest } = asked;
+  const kind = kindOf(knowledge, asked.kind);
   const input: AssessInput = {
     ...rest,
-    kind: kindOf(knowledge, asked.kind),
+    kind,
+    droppedStations: trulyDropped(knowledge, kind, asked),
     ...(hint === undefined ? {} : { oddsFactor: new Map([[hint, HINT_FACTOR]]) }),
   };
   if (!tallies) return input;
   return { ...input, learned: learnedPriors(tallies, shippedPriors(knowledge, input.kind, input)) };
+}
+
+/**
+ * Stations that this model does not have, as far as that can be believed: a machine that cuts out and comes back has a cut-out,
+ * whatever its list says. Where everything that explains a complaint was left out, it is taken in again.
+ */
+export function trulyDropped(
+  knowledge: Knowledge,
+  kind: Kind,
+  { complaints, droppedStations }: Pick<FinderCase, 'complaints' | 'droppedStations'>,
+): string[] {
+  const dropped = new Set(droppedStations);
+  if (dropped.size === 0) return droppedStations;
+  for (const complaint of complaints) {
+    const where = knowledge.faults
+      .filter((f) => f.complaints.some((c) => c.complaint === complaint && c.strength !== 'never'))
+      .flatMap((f) => f.kinds[kind.id]?.station ?? []);
+    if (where.length > 0 && where.every((s) => dropped.has(s))) for (const s of where) dropped.delete(s);
+  }
+  return droppedStations.filter((s) => dropped.has(s));
 }
 
 /** An answer of the finder, or why there is none: the findings cannot all be true. */

@@ -1,5 +1,6 @@
 import { randomInt } from 'node:crypto';
 import { compileKind } from '@/core/diagnosis/compileKind';
+import { trulyDropped } from '@/core/diagnosis/finderCase';
 import { meterLine, type MeterQuantity } from '@/core/instruments/lineProtocol';
 import { seenOn } from '@/core/instruments/hiddenState';
 import { instrumentFor, simulatedReading } from '@/core/instruments/simulatedReading';
@@ -97,9 +98,10 @@ async function hidden(jobId: number) {
   const db = database();
   const practice = await practiceOf(db, jobId);
   if (!practice) throw notFound('A practice job of this number');
-  const { model } = (await jobState(db, jobId))!;
+  const { model, complaints } = (await jobState(db, jobId))!;
   const kind = kindById(model.kind);
-  const compiled = compileKind(knowledge, kind, { droppedStations: model.dropped_stations });
+  const droppedStations = trulyDropped(knowledge, kind, { complaints, droppedStations: model.dropped_stations });
+  const compiled = compileKind(knowledge, kind, { droppedStations });
   const present = new Set(practice.faults.flatMap((f) => compiled.faultIndex.get(f) ?? []));
   return { practice, model, kind, compiled, present };
 }
