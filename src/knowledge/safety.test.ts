@@ -222,3 +222,22 @@ describe('protections', () => {
     for (const f of knowledge.faults) expect(f.repair.label).not.toMatch(/bridge/i);
   });
 });
+
+test('a canister is heard and flexed with its nozzle off: no roll need be turned for that', () => {
+  for (const id of ['wind-down-listen', 'cord-flex']) {
+    const check = checksOf(knowledge, 'canister-power-nozzle').find((c) => c.id === id)!;
+    expect(check.spinsRoll).toBeUndefined();
+    expect(check.cautions).not.toContain('roll-free-before-power');
+    expect(check.how[0]).toMatch(/off/);
+    // Where the roll cannot be left out it is turned first.
+    const upright = checksOf(knowledge, 'upright-shaft-belt').find((c) => c.id === id)!;
+    expect(upright.spinsRoll).toBe(true);
+  }
+  const heard = assess(knowledge, {
+    kind: kindById('canister-power-nozzle'),
+    mainsV: 120,
+    complaints: ['harsh-motor'],
+    answers: [],
+  }).next.find((n) => n.check === 'wind-down-listen')!;
+  expect(heard.heldBackBy).toEqual([]);
+});

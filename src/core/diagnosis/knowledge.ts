@@ -127,6 +127,8 @@ export interface Check {
   power: 'no' | 'yes' | 'live';
   /** The roll may turn: it must have been turned by hand first. */
   spinsRoll?: true;
+  /** In a kind with one of these stations the head comes off for it: nothing turns, and no roll need be turned before. */
+  headOffWith?: string[];
   /** It is not put forward before this check was made, where the kind has that. */
   madeAfter?: string;
   cautions: string[];
@@ -249,6 +251,8 @@ const MADE_DEAD: Record<Supply, { words: string; caution: string | null }> = {
   air: { words: 'Hose off the wall', caution: null },
 };
 
+const HEAD_OFF = 'Nozzle or head off: the machine is heard and measured alone.';
+
 /** "Plug out" in a text, as it is said of a machine with this supply. */
 export function inWordsOf(supply: Supply, text: string): string {
   const { words } = MADE_DEAD[supply];
@@ -283,19 +287,26 @@ export function checksOf(knowledge: Knowledge, kindId: string): Check[] {
 
 function wordedChecks(knowledge: Knowledge, kindId: string): Check[] {
   const has = (x: { kinds?: string[] }) => !x.kinds || x.kinds.includes(kindId);
-  const supply = knowledge.kinds.find((k) => k.id === kindId)?.supply ?? 'mains';
+  const kind = knowledge.kinds.find((k) => k.id === kindId);
+  const supply = kind?.supply ?? 'mains';
+  const stations = new Set(kind?.lines.flatMap((l) => l.stations.map((s) => s.id)));
+  const holdsSpin = new Set(knowledge.cautions.filter((c) => c.holds === 'spin').map((c) => c.id));
   return knowledge.checks
     .filter((c) => c.kinds.includes(kindId))
-    .map((c) => ({
-      ...c,
-      how: c.how.map((line) => inWordsOf(supply, line)),
-      cautions: cautionsFor(knowledge, kindId, c.cautions),
-      aspects: c.aspects.filter(has).map((a) => ({
-        ...a,
-        outcomes: a.outcomes.filter(has),
-        ...(a.reading
-          ? { reading: { ...a.reading, classes: a.reading.classesFor?.[supply] ?? a.reading.classes } }
-          : {}),
-      })),
-    }));
+    .map(({ headOffWith, spinsRoll, ...c }) => {
+      const headOff = headOffWith?.some((s) => stations.has(s)) ?? false;
+      return {
+        ...c,
+        ...(spinsRoll && !headOff ? { spinsRoll } : {}),
+        how: [...(headOff ? [HEAD_OFF] : []), ...c.how].map((line) => inWordsOf(supply, line)),
+        cautions: cautionsFor(knowledge, kindId, c.cautions).filter((id) => !headOff || !holdsSpin.has(id)),
+        aspects: c.aspects.filter(has).map((a) => ({
+          ...a,
+          outcomes: a.outcomes.filter(has),
+          ...(a.reading
+            ? { reading: { ...a.reading, classes: a.reading.classesFor?.[supply] ?? a.reading.classes } }
+            : {}),
+        })),
+      };
+    });
 }

@@ -159,6 +159,7 @@ export const outsideChecks: CheckText[] = [
     access: 'outside',
     power: 'yes',
     spinsRoll: true,
+    headOffWith: ['nozzle-socket'],
     cautions: ['roll-free-before-power'],
     aspects: [
       {
@@ -382,6 +383,7 @@ export const outsideChecks: CheckText[] = [
     access: 'outside',
     power: 'yes',
     spinsRoll: true,
+    headOffWith: ['nozzle-socket'],
     madeAfter: 'cord-look',
     cautions: ['roll-free-before-power', 'damaged-cord'],
     aspects: [

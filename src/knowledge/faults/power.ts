@@ -211,6 +211,7 @@ export const powerFaults: FaultText[] = [
       { check: 'plug-ohms', outcome: 'circuit-open', strength: 'sometimes' },
       { check: 'suction-motor-ohms', outcome: 'winding-open', strength: 'sometimes' },
       { check: 'carbon-brush-length', outcome: 'brushes-short', strength: 'always' },
+      { check: 'armature-sound', outcome: 'armature-dead', strength: 'often', kinds: ['handheld-mains'] },
       { check: 'run-seconds', outcome: 'sound-silent', strength: 'rarely' },
     ],
     repair: {
