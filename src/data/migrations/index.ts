@@ -9,6 +9,7 @@ import { up as honest } from './007_honest';
 import { up as book } from './008_book';
 import { up as signs } from './009_signs';
 import { up as economy } from './010_economy';
+import { up as stepsLeft } from './011_steps';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -22,6 +23,7 @@ export const steps: Record<string, string> = {
   '008_book': book,
   '009_signs': signs,
   '010_economy': economy,
+  '011_steps': stepsLeft,
 };
 
 /** Migrations as a static map: no files are read when they run. */
