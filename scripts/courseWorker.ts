@@ -1,6 +1,14 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { compileKind } from '../src/core/diagnosis/compileKind';
-import { fixedOrder, followCourse, proposedCourse, randomOrder, type Policy } from '../src/core/diagnosis/followCourse';
+import {
+  fixedOrder,
+  followCourse,
+  proposedCourse,
+  randomOrder,
+  type Followed,
+  type Memory,
+  type Policy,
+} from '../src/core/diagnosis/followCourse';
 import { smallNetworks } from '../src/core/diagnosis/optimalCourse';
 import { seededRandom } from '../src/core/diagnosis/seededRandom';
 import { drawMachine } from '../src/core/diagnosis/simulate';
@@ -38,26 +46,39 @@ const { kind: kindId, machines, endings } = workerData as { kind: string; machin
 const kind = kindById(kindId);
 const compiled = compileKind(knowledge, kind);
 
-function measure(policy: Policy): Means {
-  let memory = new Map();
-  const sum: Means = { minutes: 0, repaired: 0, finished: 0, topRight: 0, right: 0, living: 0 };
-  for (let i = 0; i < machines; i++) {
+const measure = (policy: Policy): Means => means(runs(policy));
+
+function runs(policy: Policy): Followed[] {
+  let memory: Memory = new Map();
+  return Array.from({ length: machines }, (_, i) => {
     // What is remembered is let go now and then: it would not fit otherwise.
     if (memory.size > 20_000) memory = new Map();
     const random = seededRandom(1_000_003 * kind.number + i);
-    const run = followCourse(compiled, drawMachine(random, compiled), policy, random, memory);
-    sum.minutes += run.minutes / machines;
-    sum.repaired += run.minutesToRepaired / machines;
-    sum.finished += Number(run.finished) / machines;
-    sum.topRight += Number(run.topRight) / machines;
-    sum.right += Number(run.right) / machines;
-    sum.living += Number(run.living) / machines;
-  }
-  return sum;
+    return followCourse(compiled, drawMachine(random, compiled), policy, random, memory);
+  });
+}
+
+function means(all: Followed[]): Means {
+  const mean = (pick: (run: Followed) => number | boolean) =>
+    all.reduce((sum, run) => sum + Number(pick(run)), 0) / all.length;
+  return {
+    minutes: mean((r) => r.minutes),
+    repaired: mean((r) => r.minutesToRepaired),
+    finished: mean((r) => r.finished),
+    topRight: mean((r) => r.topRight),
+    right: mean((r) => r.right),
+    living: mean((r) => r.living),
+  };
+}
+
+/** Until the first cause is proved both courses are the same: one run tells both endings. */
+function endingsOf(): EndingRow {
+  const all = runs(proposedCourse());
+  return { kind: kindId, firstCause: means(all.map((r) => r.atFirstCause ?? r)), weighed: means(all) };
 }
 
 const row: CourseRow | EndingRow = endings
-  ? { kind: kindId, firstCause: measure(proposedCourse(0)), weighed: measure(proposedCourse()) }
+  ? endingsOf()
   : {
       kind: kindId,
       proposed: measure(proposedCourse()),

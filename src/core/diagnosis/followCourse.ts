@@ -15,8 +15,6 @@ export interface Policy {
   choose(scene: Scene): string | null;
   /** It draws lots: the same scene may be answered otherwise. */
   drawsLots?: true;
-  /** What a comeback costs, minutes; the shipped figure when absent. With nothing the first proved cause is the end. */
-  comebackMinutes?: number;
 }
 
 export interface Scene {
@@ -41,6 +39,8 @@ export interface Followed {
   minutes: number;
   /** The same with the repairs that were then still owed. */
   minutesToRepaired: number;
+  /** How it would have ended at the first proved cause; itself when it ended there. */
+  atFirstCause?: Followed;
 }
 
 const MOST_STEPS = 40;
@@ -60,15 +60,9 @@ export function followCourse(
   const cleared = [...compiled.rules.holdsPower];
   let answers: Answer[] = [];
   let steps = 0;
+  let first: Followed | undefined;
   for (;;) {
-    const input: AssessInput = {
-      kind: compiled.kind,
-      mainsV: 120,
-      complaints: machine.complaints,
-      answers,
-      cleared,
-      ...(policy.comebackMinutes === undefined ? {} : { comebackMinutes: policy.comebackMinutes }),
-    };
+    const input: AssessInput = { kind: compiled.kind, mainsV: 120, complaints: machine.complaints, answers, cleared };
     const key = JSON.stringify([machine.complaints, answers]);
     let known = memory.get(key);
     if (!known) {
@@ -81,7 +75,9 @@ export function followCourse(
       memory.set(key, known);
     }
     const { diagnosis } = known;
-    if (diagnosis.finished || steps >= MOST_STEPS) return conclude(diagnosis.finished, diagnosis);
+    if (diagnosis.caused) first ??= conclude(true, diagnosis);
+    if (diagnosis.finished || steps >= MOST_STEPS)
+      return { ...conclude(diagnosis.finished, diagnosis), ...(first ? { atFirstCause: first } : {}) };
     if (known.choice === undefined || policy.drawsLots)
       known.choice = policy.choose({ compiled, input, diagnosis, relevant: relevantChecks(compiled, input), random });
     if (known.choice === null) return conclude(false, diagnosis);
@@ -142,10 +138,9 @@ function relevantChecks(compiled: CompiledKind, { complaints, answers }: AssessI
     .map((c) => c.id);
 }
 
-/** The course that the finder proposes. @param comebackMinutes what a comeback costs, unless it is the shipped figure */
-export function proposedCourse(comebackMinutes?: number): Policy {
+/** The course that the finder proposes. */
+export function proposedCourse(): Policy {
   return {
-    ...(comebackMinutes === undefined ? {} : { comebackMinutes }),
     choose({ compiled, input, diagnosis }) {
       const { open } = replay(compiled, input.answers);
       const { next } = nextActions(compiled, input, diagnosis, open, cautionsInForce(compiled, input), false);
