@@ -251,7 +251,7 @@ const MADE_DEAD: Record<Supply, { words: string; caution: string | null }> = {
   air: { words: 'Hose off the wall', caution: null },
 };
 
-const HEAD_OFF = 'Nozzle or head off: the machine is heard and measured alone.';
+const HEAD_OFF = 'Nozzle off.';
 
 /** "Plug out" in a text, as it is said of a machine with this supply. */
 export function inWordsOf(supply: Supply, text: string): string {
@@ -298,7 +298,7 @@ function wordedChecks(knowledge: Knowledge, kindId: string): Check[] {
       return {
         ...c,
         ...(spinsRoll && !headOff ? { spinsRoll } : {}),
-        how: [...(headOff ? [HEAD_OFF] : []), ...c.how].map((line) => inWordsOf(supply, line)),
+        how: c.how.map((line, i) => inWordsOf(supply, headOff && i === 0 ? `${HEAD_OFF} ${line}` : line)),
         cautions: cautionsFor(knowledge, kindId, c.cautions).filter((id) => !headOff || !holdsSpin.has(id)),
         aspects: c.aspects.filter(has).map((a) => ({
           ...a,

@@ -229,7 +229,7 @@ export function nextActions(
     first && secondLooks.length === 0 && effort(first) > QUICK && isTurnedFirst(compiled, input)
       ? others.find((r) => r.check === compiled.rules.turn?.check.id)
       : undefined;
-  const look = safe ? undefined : lookBeforePurchase(compiled, result.marginals, level[0], free);
+  const look = safe ? undefined : lookBeforePurchase(compiled, input, result.marginals, level[0], free);
   if (look) {
     look.asGood = true;
     const from = level.includes(look) ? level : rest;
@@ -395,6 +395,7 @@ function askedFirst({ complaints }: CompiledKind, said: readonly string[], rows:
  */
 function lookBeforePurchase(
   compiled: CompiledKind,
+  input: AssessInput,
   marginals: Float64Array,
   first: NextAction | undefined,
   free: NextAction[],
@@ -402,7 +403,7 @@ function lookBeforePurchase(
   const mended = first ? repairedFault(first.check) : null;
   if (!first || mended === null) return undefined;
   const fault = compiled.faultIndex.get(mended)!;
-  if (!compiled.faults[fault]!.repair.parts?.length || marginals[fault]! >= AS_GOOD_AS_SEEN) return undefined;
+  if (partMinutesOf(compiled, input, fault) === 0 || marginals[fault]! >= AS_GOOD_AS_SEEN) return undefined;
   const effort = (r: NextAction) => r.minutes + r.openingMinutes;
   return free
     .filter((r) => repairedFault(r.check) === null && effort(r) <= effort(first))

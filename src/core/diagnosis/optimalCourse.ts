@@ -72,12 +72,15 @@ const proposed: Choose = (compiled, input, diagnosis) => {
 function expectedMinutes(compiled: CompiledKind, complaint: string, choose?: Choose): number {
   const references = referencesOf(compiled.kind, 120);
   const memory = new Map<string, number>();
+  // The best of all courses counts minutes alone: so does the one that is held against it.
+  const partMinutes = Object.fromEntries(Object.keys(compiled.partMinutes).map((group) => [group, 0]));
   const inputOf = (answers: Answer[]): AssessInput => ({
     kind: compiled.kind,
     mainsV: 120,
     complaints: [complaint],
     answers,
     cleared: [...compiled.rules.holdsPower],
+    partMinutes,
   });
   const look = (answers: Answer[]) => {
     try {

@@ -24,7 +24,10 @@ export function withWaiting(job: JobFacts, waiting: readonly Press[]): JobFacts 
       revoked: false,
       before: false,
     };
-    return [...before.map((f) => (!f.revoked && !f.before && aspect(f) === aspect(made) ? { ...f, revoked: true } : f)), made];
+    return [
+      ...before.map((f) => (!f.revoked && !f.before && aspect(f) === aspect(made) ? { ...f, revoked: true } : f)),
+      made,
+    ];
   }, job.findings);
   return { ...job, findings };
 }
