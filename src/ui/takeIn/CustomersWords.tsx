@@ -39,7 +39,7 @@ export function CustomersWords({ form, kindId, wordsBox }: Props) {
     if (p?.visit) set({ visit: p.visit });
   };
   useHotkeys(
-    'alt+1,alt+2,alt+3,alt+4',
+    'alt+1,alt+2,alt+3',
     (event) => {
       event.preventDefault();
       accept(proposed[Number(event.code.slice(-1)) - 1]);
@@ -65,7 +65,15 @@ export function CustomersWords({ form, kindId, wordsBox }: Props) {
       <Box
         role="status"
         aria-label="Heard in their words"
-        sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, minHeight: 40 }}
+        // One line, whatever is heard: what stands below must not move away under the finger.
+        sx={{
+          display: 'flex',
+          gap: 0.75,
+          height: 44,
+          overflowX: 'auto',
+          overflowY: 'hidden',
+          '& > *': { flexShrink: 0 },
+        }}
       >
         {proposed.length > 0 && (
           <Typography variant="body2" sx={{ alignSelf: 'center', color: 'text.secondary' }}>

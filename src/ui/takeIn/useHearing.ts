@@ -6,7 +6,8 @@ import { visits } from '@/knowledge/counter';
 import { visitHeard } from '@/knowledge/hearing/said';
 import type { Visit } from '@/shop/jobView/dto';
 
-const MOST = 4;
+/** As many as stand in one line; the right one is among so many in ninety-eight of a hundred. */
+const MOST = 3;
 /** Beyond this nobody is speaking any more; what was said first is heard. */
 const HEARD_CHARACTERS = 4000;
 
