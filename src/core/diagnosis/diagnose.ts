@@ -19,6 +19,8 @@ export interface Diagnosis {
   /** Faults that are repaired or reset by now: they show in nothing that is looked at from here. */
   mended: ReadonlySet<number>;
   proved: Set<string>;
+  /** Proved, repaired, and the complaint was still there: not it, or not it alone. */
+  notIt: ReadonlySet<string>;
   pins: Map<number, true>;
   result: Posterior;
   sets: Explanations;
@@ -86,6 +88,7 @@ export function diagnose(compiled: CompiledKind, input: AssessInput, references:
     labels,
     mended,
     proved,
+    notIt,
     pins,
     result,
     sets,

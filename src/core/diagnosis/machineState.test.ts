@@ -98,6 +98,9 @@ describe('at the bench', () => {
     expect(after.finished).toBe(false);
     // What is felt now points to the belt; what was felt then is explained by the object.
     expect(of(after, 'belt-broken') + of(after, 'belt-off-track')).toBeGreaterThan(0.9);
+    // The plate is off: the belt is looked at, and what is left to the end is told.
+    expect(after.next[0]!.check).toBe('sole-plate-look');
+    expect(after.minutesToGo).toBeGreaterThan(5);
   });
 
   test('a cut-out that was reset does not keep the machine silent', () => {

@@ -51,7 +51,7 @@ interface Candidate {
 export function nextActions(
   whole: CompiledKind,
   input: AssessInput,
-  { sets, result, pins, proved, mended, caused, secondLooks }: Diagnosis,
+  { sets, result, pins, proved, notIt, mended, caused, secondLooks }: Diagnosis,
   open: ReadonlySet<string>,
   cautions: string[],
   ahead = true,
@@ -137,7 +137,7 @@ export function nextActions(
     repair: costs.repair,
     proved: new Set(pins.keys()),
     openNow: costs.openNow,
-    groupsOf: groupsFor(compiled, input.complaints, proved),
+    groupsOf: groupsFor(compiled, input.complaints, proved, notIt),
   };
   const tried = tryThrough(
     compiled,
@@ -478,13 +478,19 @@ function provenBy(compiled: CompiledKind, finding: number): number[] {
  * Who must be proved of a set of faults: for each complaint that has no proved cause yet, one of those that explain it;
  * for one that is only a symptom, what brought it on.
  */
-function groupsFor(compiled: CompiledKind, complaints: string[], proved: ReadonlySet<string>) {
+function groupsFor(
+  compiled: CompiledKind,
+  complaints: string[],
+  proved: ReadonlySet<string>,
+  notIt: ReadonlySet<string>,
+) {
   const explains = complaints.map((complaint) => {
     const linked = (rarely: boolean) =>
       new Set(
         compiled.faults.flatMap((f, i) => {
           const link = f.complaints.find((c) => c.complaint === complaint);
-          return link && link.strength !== 'never' && (link.strength === 'rarely') === rarely ? [i] : [];
+          if (!link || link.strength === 'never' || notIt.has(f.id)) return [];
+          return (link.strength === 'rarely') === rarely ? [i] : [];
         }),
       );
     return { well: linked(false), rarely: linked(true) };
