@@ -89,3 +89,15 @@ test('a reading is kept in the base unit; what cannot be is told at the field an
   );
   await act(async () => {});
 });
+
+test('an answer that moves nothing gives no reason, and a check without reasons says none', async () => {
+  const found = jobInFind();
+  const next = found.odds.assessment.next.find((n) => n.check === 'finger-turn')!;
+  card('finger-turn', found);
+  expect(document.body.textContent).toContain('Why this one: ');
+  document.body.innerHTML = '';
+  next.why = next.why.map((w) => ({ ...w, topFault: null }));
+  card('finger-turn', found);
+  expect(document.body.textContent).not.toContain('Why this one');
+  await act(async () => {});
+});

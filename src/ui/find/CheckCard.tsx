@@ -201,7 +201,8 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave }: P
 
 /** Why this one: what its likely answers would lead to. */
 function Why({ job, doing, next }: { job: JobFacts; doing: Doing; next: AssessmentView['next'][number] }) {
-  const leads = next.why.filter((w) => w.probability > 0.04).slice(0, 3);
+  // An answer that moves nothing gives no reason.
+  const leads = next.why.filter((w) => w.probability > 0.04 && w.topFault).slice(0, 3);
   if (leads.length === 0) return null;
   const normal = new Set(doing.aspects.map((a) => a.outcomes[0]!.id));
   const words = (outcomes: string[]) => {
@@ -227,12 +228,8 @@ function Why({ job, doing, next }: { job: JobFacts; doing: Doing; next: Assessme
       {leads.map((lead, i) => (
         <span key={lead.outcomes.join()}>
           {i > 0 && '; '}
-          {words(lead.outcomes)} (<Reading>{percent(lead.probability)}</Reading>){' '}
-          {lead.topFault && (
-            <>
-              would leave {faultLabel(lead.topFault).toLowerCase()} at <Reading>{percent(lead.topProbability)}</Reading>
-            </>
-          )}
+          {words(lead.outcomes)} (<Reading>{percent(lead.probability)}</Reading>) would leave{' '}
+          {faultLabel(lead.topFault!).toLowerCase()} at <Reading>{percent(lead.topProbability)}</Reading>
           {lead.then && doingOf(job.machine.kind, lead.then) && (
             <>, then “{doingOf(job.machine.kind, lead.then)!.label}”</>
           )}
