@@ -52,7 +52,7 @@ test('a known machine is found, said, and taken in with at most twelve keys besi
   await expect(page.getByRole('option').first()).toContainText(tag);
   await hand.press('Enter');
   await expect(page.getByRole('textbox', { name: 'In their own words' })).toBeFocused();
-  const place = async () => (await page.getByRole('group', { name: 'Complaints' }).boundingBox())!.y;
+  const place = async () => (await page.getByRole('group', { name: 'Complaints', exact: true }).boundingBox())!.y;
   const before = await place();
   await page.keyboard.type('It smells like a wet dog');
   await expect(page.getByRole('status', { name: 'Heard in their words' })).toContainText('Smells of pet or mould');
