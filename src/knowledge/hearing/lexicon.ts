@@ -184,7 +184,7 @@ export const lexicon = lexiconOf({
     'a an the it its is are was were be been being am has have had having do does did done this that these those there here and ' +
     'or so as at of to for from in into by with my our your his her their i we you he she they me us him them who which what ' +
     'very really quite about some any bit little then since because while when if though although where how ' +
-    'machine vacuum cleaner sweeper hoover thing think says said say know mean afraid feel feeling well oh ' +
+    'machine vacuum cleaner sweeper thing think says said say know mean afraid feel feeling well oh ' +
     'keeps keep kept always please lately today yesterday morning week year years month months autumn spring winter summer ' +
     'than too also get gets got getting would could can will shall should must may might ought used ' +
     'son daughter husband wife mother brother sister neighbour friend nephew man people lads staff customer ' +
