@@ -125,6 +125,16 @@ describe('at the bench', () => {
     expect(evidence(ticked)).toBeLessThanOrEqual(evidence(find(['roll-not-turning'], jammed)) + 1e-9);
   });
 
+  test('stuck still, with the object out, speaks of another cause', () => {
+    const out: Answer[] = [...jammed, { check: 'repair:roll-jammed-by-object', outcome: 'remains' }];
+    const still = find(['roll-not-turning'], [...out, { check: 'finger-turn', outcome: 'stuck' }]);
+    const unsaid = find(['roll-not-turning'], out);
+    const bound = (r: ReturnType<typeof find>) =>
+      of(r, 'bearing-rough') + of(r, 'roll-bound-by-hair') + of(r, 'endcap-misseated');
+    expect(of(still, 'belt-broken')).toBeLessThan(of(unsaid, 'belt-broken'));
+    expect(bound(still)).toBeGreaterThanOrEqual(bound(unsaid) - 1e-9);
+  });
+
   test('the same answer again tells nothing new', () => {
     const once: Answer[] = [
       { check: 'finger-turn', outcome: 'grates' },

@@ -36,7 +36,7 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
     if (at !== undefined) mended.add(at);
   };
   const ticked = Object.entries(input.mendedAfter ?? {});
-  const seenAs = new Map<string, string | number>();
+  const seenAs = new Map<string, { said: string | number; mended: ReadonlySet<number> }>();
   for (const id of input.complaints) {
     if (!compiled.complaints.some((c) => c.id === id))
       throw new RangeError(`${compiled.kind.id} has no complaint ${id}.`);
@@ -65,11 +65,14 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
       'outcome' in answer
         ? aspect.outcomes.map((o) => (o.id === answer.outcome ? 1 : 0))
         : classifyReading(aspect, answer.value, references);
-    // Seen again as it was, after a repair: that it is still so tells nothing new.
+    // Seen again as it was, when nothing that shows there was repaired meanwhile: that tells nothing new.
     const key = `${check.id}/${aspect.id}`;
     const said = 'outcome' in answer ? answer.outcome : answer.value;
-    if (seenAs.get(key) !== said) add(key, labelOf(check, answer), likelihood);
-    seenAs.set(key, said);
+    const before = seenAs.get(key);
+    const { effects } = compiled.network.findings[compiled.findingIndex.get(key)!]!;
+    const isNew = effects.some((e) => mended.has(e.fault) && !before?.mended.has(e.fault));
+    if (before?.said !== said || isNew) add(key, labelOf(check, answer), likelihood);
+    seenAs.set(key, { said, mended: new Set(mended) });
     const sure = aspect.outcomes[likelihood.indexOf(1)];
     const share = 1 / likelihood.reduce((a, b) => a + b, 0);
     if (sure && share > 0.95) for (const id of sure.proves ?? []) if (compiled.faultIndex.has(id)) proved.add(id);

@@ -75,7 +75,6 @@ export const lexicon = lexiconOf({
     [/\bat all\b|\bwhatsoever\b|\bwhatever\b/g, 'atall'],
     [/\bnot even\b/g, 'atall'],
     [/\b(a bit|a little)\b/g, ''],
-    [/\bwhite goods\b/g, ''],
   ],
   ideas: {
     ROLL: 'brush brushes brushroll roller rollers roll beater bar bristle bristles agitator broom beaterbar rollerbrush spindle sweeper bristled whisk drum',

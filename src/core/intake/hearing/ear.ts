@@ -72,7 +72,7 @@ function mended(ear: Ear, text: string): string {
 }
 
 function nearest(ear: Ear, word: string): string {
-  // One wrong letter in a word of five (of four, `line` would be `life`), two in a word of eight; the first is seldom wrong.
+  // One wrong letter in a word of five (of four, `line` would be `life`), two in a word of nine; the first is seldom wrong.
   const most = word.length >= 9 ? 2 : 1;
   const letters = [...word].sort().join('');
   let meant = word;
