@@ -211,14 +211,6 @@ export function nextActions(
   for (const row of free)
     row.asGood = row === first || (row.informs > SPEAKS * row.minutes && row.total - first!.total <= same);
   const [level, rest] = [free.filter((r) => r.asGood), free.filter((r) => !r.asGood)];
-  const forward = safe ? undefined : likeliestPerMinute(level);
-  if (forward) level.unshift(...level.splice(level.indexOf(forward), 1));
-  const asked = safe || caused ? undefined : askedFirst(compiled, input.complaints, [...level, ...rest]);
-  if (asked) {
-    asked.asGood = true;
-    const from = level.includes(asked) ? level : rest;
-    level.unshift(...from.splice(from.indexOf(asked), 1));
-  }
   /** What must have been looked at before what stands first. */
   const made = ([first, ...others]: NextAction[]) => {
     const after = compiled.checks.find((c) => c.id === first?.check)?.madeAfter;
@@ -229,18 +221,19 @@ export function nextActions(
     first && secondLooks.length === 0 && effort(first) > QUICK && isTurnedFirst(compiled, input)
       ? others.find((r) => r.check === compiled.rules.turn?.check.id)
       : undefined;
-  const look = safe ? undefined : lookBeforePurchase(compiled, input, result.marginals, level[0], free);
-  if (look) {
-    look.asGood = true;
-    const from = level.includes(look) ? level : rest;
-    level.unshift(...from.splice(from.indexOf(look), 1));
-  }
-  for (const before of [made, turned]) {
-    const step = safe ? undefined : before([...level, ...rest]);
-    if (!step) continue;
-    step.asGood = true;
-    const from = level.includes(step) ? level : rest;
-    level.unshift(...from.splice(from.indexOf(step), 1));
+  const toFront = (row: NextAction | undefined) => {
+    if (!row) return;
+    row.asGood = true;
+    const from = level.includes(row) ? level : rest;
+    level.unshift(...from.splice(from.indexOf(row), 1));
+  };
+  // Each rule sees what the one before it has put first; what makes the machine safe goes before all of them.
+  if (!safe) {
+    toFront(likeliestPerMinute(level));
+    if (!caused) toFront(askedFirst(compiled, input.complaints, [...level, ...rest]));
+    toFront(lookBeforePurchase(compiled, input, result.marginals, level[0], free));
+    toFront(made([...level, ...rest]));
+    toFront(turned([...level, ...rest]));
   }
   return {
     next: [...level, ...rest, ...rows.filter((r) => r.heldBackBy.length > 0)],
