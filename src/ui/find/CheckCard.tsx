@@ -209,14 +209,11 @@ function Why({ job, doing, next }: { job: JobFacts; doing: Doing; next: Assessme
     const special = outcomes.filter((o) => !normal.has(o));
     if (special.length === 0 && outcomes.length > 1) return 'nothing special';
     const shown = special.length > 0 ? special : outcomes;
-    const twice = new Set(
-      doing.aspects.flatMap((a) => a.outcomes.map((o) => o.label)).filter((label, i, all) => all.indexOf(label) !== i),
-    );
     const named = (id: string) => {
       const aspect = doing.aspects.find((a) => a.outcomes.some((o) => o.id === id));
       const label = outcomeLabel(job.machine.kind, doing.id, id);
-      // “Clicked and clicked” says nothing: what it was that clicked is said with it.
-      return aspect && twice.has(label) ? `${aspect.label.toLowerCase()} ${label}` : label;
+      // “Much” or “clicked and clicked” says nothing: what it is that is much is said with it.
+      return aspect && doing.aspects.length > 1 ? `${aspect.label.toLowerCase()} ${label}` : label;
     };
     return shown
       .map((o) => (doing.repairs ? (o === 'gone' ? 'complaint gone' : 'still there') : named(o)))
