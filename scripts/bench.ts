@@ -108,9 +108,9 @@ async function openShop(name: string, port: number, scale: number) {
   if (scale > 1) await multiplyDemo(client, scale);
   await client.query('vacuum analyze');
   const base = `http://127.0.0.1:${port}`;
-  const child = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
+  const child = spawn('node', ['.next/own/door.mjs'], {
     stdio: 'ignore',
-    env,
+    env: { ...env, HOST: '127.0.0.1', PORT: String(port) },
   });
   for (let i = 0; i < 150 && !(await fetch(`${base}/readyz`).catch(() => null))?.ok; i++)
     await new Promise((r) => setTimeout(r, 200));

@@ -1,4 +1,7 @@
-import { database, migrate } from '../src/data/database';
+import { connect, migrate } from '../src/data/database';
+import { databaseUrl } from '../src/environment';
 
-await migrate(database());
-await database().destroy();
+// A change of the schema may take as long as it takes.
+const db = connect(databaseUrl(), { patient: true });
+await migrate(db);
+await db.destroy();

@@ -49,9 +49,19 @@ export function finderThreads(env: Given = process.env): number {
   return threads;
 }
 
+/**
+ * Where the server listens: 127.0.0.1:4310 unless HOST and PORT say otherwise.
+ * @throws Error for what is no port
+ */
+export function listenAt(env: Given = process.env): { host: string; port: number } {
+  const port = Number(env.PORT ?? 4310);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Error('PORT must be a number from 1 to 65535.');
+  return { host: env.HOST ?? '127.0.0.1', port };
+}
+
 /** @throws Error that names everything that is wrong, so that a server does not start on it */
 export function checkEnvironment(env: Given = process.env): void {
-  const problems = [databaseUrl, shopSecret, logLevel, finderThreads].flatMap((read) => {
+  const problems = [databaseUrl, shopSecret, logLevel, finderThreads, listenAt].flatMap((read) => {
     try {
       read(env);
       return [];

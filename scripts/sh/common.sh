@@ -34,9 +34,10 @@ build() {
   say "Building (about a minute)"
   rm -f "$STATE/build.sum"
   NODE_ENV=production node node_modules/next/dist/bin/next build >"$STATE/build.log" 2>&1 || { tail -40 "$STATE/build.log" >&2; die "The build failed: see .gritkeeper/build.log"; }
-  # Threads do not read TypeScript: the finder goes into one file beside the server's own.
-  node_modules/.bin/esbuild src/workers/finder.thread.ts --bundle --platform=node --format=esm --target=node20 --log-level=warning \
-    --outfile=.next/finder.thread.mjs >>"$STATE/build.log" 2>&1 || { tail -20 "$STATE/build.log" >&2; die "The build failed: see .gritkeeper/build.log"; }
+  # Threads and the door do not read TypeScript: each goes into one file beside the server's own.
+  node_modules/.bin/esbuild src/workers/*.thread.ts src/door/door.ts src/door/supervise.ts --bundle --packages=external --platform=node \
+    --format=esm --target=node20 --log-level=warning --out-extension:.js=.mjs --outdir=.next/own --outbase=src --entry-names='[name]' \
+    >>"$STATE/build.log" 2>&1 || { tail -20 "$STATE/build.log" >&2; die "The build failed: see .gritkeeper/build.log"; }
   echo "$sum" >"$STATE/build.sum"
 }
 
@@ -60,7 +61,7 @@ server_start() {
   SERVER_PORT=$(free_port "$1")
   [ "$SERVER_PORT" = "$1" ] || say "Port $1 is taken; using $SERVER_PORT"
   say "Server"
-  node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$SERVER_PORT" --keepAliveTimeout 75000 >"$STATE/server.log" 2>&1 &
+  HOST=127.0.0.1 PORT="$SERVER_PORT" node .next/own/supervise.mjs >"$STATE/server.log" 2>&1 &
   SERVER_PID=$!
   for _ in $(seq 1 120); do
     node -e 'fetch(process.argv[1]).then(r=>process.exit(r.ok?0:1),()=>process.exit(1))' "http://127.0.0.1:$SERVER_PORT/readyz" && return

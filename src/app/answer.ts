@@ -1,31 +1,46 @@
-import { ProblemError } from '@/shop/problem';
+import { PERSON_HEADER } from '@/shop/access/guard';
+import type { Person } from '@/shop/access/person';
+import { unseal } from '@/shop/access/secrets';
 import { faultOf } from '@/shop/health/fault';
+import { ProblemError } from '@/shop/problem';
+import { asWork } from '@/shop/work/work';
 import { log } from './log';
 
 type Handler<C> = (request: Request, context: C) => Promise<Response>;
 
-/** Wraps a route handler: every write is logged, refusals become problem documents (RFC 9457), faults are logged and say what is known. */
+/** How soon a browser or a program may ask again. */
+const AGAIN_S = 2;
+
+/**
+ * Wraps a route handler: every write is logged, refusals become problem documents (RFC 9457), faults are logged and say what is
+ * known. The work is cancelled when its sender leaves, and bounded per person.
+ */
 export function answer<C>(handler: Handler<C>): Handler<C> {
   return async (request, context) => {
     const requestId = request.headers.get('x-request-id');
     const started = performance.now();
+    const line = () => ({ requestId, method: request.method, path: new URL(request.url).pathname.slice(0, 200) });
     try {
-      const response = await handler(request, context);
-      const line = {
-        requestId,
-        method: request.method,
-        url: request.url,
-        status: response.status,
-        ms: Math.round(performance.now() - started),
-      };
-      log[request.method === 'GET' ? 'debug' : 'info'](line, 'done');
+      const person = unseal<Person>(request.headers.get(PERSON_HEADER));
+      const response = await asWork(person?.id ?? null, request.signal, () => handler(request, context));
+      log[request.method === 'GET' ? 'debug' : 'info'](
+        { ...line(), status: response.status, ms: Math.round(performance.now() - started) },
+        'done',
+      );
+      if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'no-store');
       return response;
     } catch (error) {
       if (error instanceof ProblemError) {
-        log.info({ requestId, status: error.status, title: error.title, fields: error.fields }, 'refused');
+        // Of what was wrong only where: names of fields are ours, what stood in them is not.
+        const fields = error.fields.slice(0, 10).map((f) => f.field.replace(/[^\w.[\]-]/g, '?').slice(0, 60));
+        log.info({ ...line(), status: error.status, fields, problems: error.fields.length }, 'refused');
         return problemResponse(error);
       }
-      log.error({ requestId, err: error, url: request.url, method: request.method }, 'failed');
+      if (request.signal.aborted) {
+        log.info(line(), 'the sender left');
+        return problemDocument(499, 'The sender left before the answer.');
+      }
+      log.error({ ...line(), err: error }, 'failed');
       const sort = faultOf(error);
       if (sort) return problemDocument(sort.status, sort.title, { requestId });
       return problemDocument(
@@ -44,7 +59,14 @@ function problemResponse(error: ProblemError): Response {
 export function problemDocument(status: number, title: string, more: Record<string, unknown> = {}): Response {
   return Response.json(
     { type: 'about:blank', title, status, ...more },
-    { status, headers: { 'content-type': 'application/problem+json' } },
+    {
+      status,
+      headers: {
+        'content-type': 'application/problem+json',
+        'cache-control': 'no-store',
+        ...(status === 503 ? { 'retry-after': String(AGAIN_S) } : {}),
+      },
+    },
   );
 }
 

@@ -7,7 +7,7 @@ import { log } from './log';
 
 const QUIET_MS = 60_000;
 /** Made by the build, beside the server's own program. */
-const BUILT_THREAD = '.next/finder.thread.mjs';
+const BUILT_THREAD = '.next/own/finder.thread.mjs';
 
 /** @throws Error when the environment or the shipped knowledge cannot be worked with: such a server does not start */
 export function startServer(): void {

@@ -112,6 +112,27 @@ export async function lockCustomer(db: Db, id: number): Promise<CustomerRow | un
     .first(...COLUMNS);
 }
 
+/** The card that is kept, this one or the one that it was merged into; nobody merges it until the transaction ends. */
+export async function holdKeptCustomer(db: Db, id: number): Promise<CustomerRow | undefined> {
+  for (;;) {
+    const row = await db('customer')
+      .whereRaw('id = kept_customer(?)', [id])
+      .forShare()
+      .first(...COLUMNS);
+    // Merged while it was waited for: the way leads on.
+    if (!row?.merged_into) return row;
+  }
+}
+
+/** Holds cards until the transaction ends, always in the same order: two who want the same two do not wait for each other. */
+export async function lockCustomers(db: Db, ids: number[]): Promise<CustomerRow[]> {
+  return db('customer')
+    .whereIn('id', ids)
+    .orderBy('id')
+    .forUpdate()
+    .select(...COLUMNS);
+}
+
 export async function updateCustomer(
   db: Db,
   id: number,

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
-import { claimDeed, draftOf, putDraft, storeDeedAnswer } from './deeds';
-import { migrate, readiness } from './database';
+import { claimDeed, deedDoneAt, draftOf, earlierDeed, putDraft, storeDeedAnswer } from './deeds';
+import { inTransaction, migrate, readiness } from './database';
 import { insertMachines } from './exchange';
 import { nextTag } from './machines';
 import { migrationSource } from './migrations';
@@ -101,23 +101,60 @@ test('several servers bring the schema up to date at once', async () => {
   expect(await readiness(db)).toEqual({ database: true, migrations: true });
 });
 
+const mark = (byte: number) => Buffer.alloc(16, byte);
+
 test('a key is claimed once; who comes later gets the first answer', async () => {
-  const key = '6f9d5f7e-6d5c-4a0c-9a53-0d7f3f6f0a11';
-  expect(await claimDeed(db, key, person, 'deed')).toBeNull();
-  await storeDeedAnswer(db, key, { job: 7 });
-  expect(await claimDeed(db, key, person, 'deed')).toEqual({ answer: { job: 7 } });
-  // Another deed under the same key learns nothing of it.
-  expect(await claimDeed(db, key, person, 'other')).toEqual({ answer: null });
+  const claim = { key: '6f9d5f7e-6d5c-4a0c-9a53-0d7f3f6f0a11', personId: person, deed: 'deed', mark: mark(1) };
+  expect(await claimDeed(db, claim)).toBe('new');
+  await storeDeedAnswer(db, claim.key, { job: 7 });
+  expect(await claimDeed(db, claim)).toEqual({ answer: { job: 7 } });
+  // Another deed, body or person under the same key learns nothing of it.
+  for (const other of [{ deed: 'other' }, { mark: mark(2) }, { personId: person + 1 }])
+    expect(await earlierDeed(db, { ...claim, ...other })).toBe('other');
+  expect(await claimDeed(db, { ...claim, deed: 'other' })).toBe('other');
+  expect(await deedDoneAt(db, claim.key, person)).toBeInstanceOf(Date);
+  expect(await deedDoneAt(db, claim.key, person + 1)).toBeNull();
 });
 
 test('a deed that fails leaves its key free', async () => {
-  const key = '6f9d5f7e-6d5c-4a0c-9a53-0d7f3f6f0a12';
+  const claim = { key: '6f9d5f7e-6d5c-4a0c-9a53-0d7f3f6f0a12', personId: person, deed: 'deed', mark: mark(1) };
   const broken = db.transaction(async (tx) => {
-    await claimDeed(tx, key, person, 'deed');
+    await claimDeed(tx, claim);
     throw new Error('the lights went out');
   });
   await expect(broken).rejects.toThrow('the lights went out');
-  expect(await claimDeed(db, key, person, 'deed')).toBeNull();
+  expect(await claimDeed(db, claim)).toBe('new');
+});
+
+describe('two at the same rows at the same time', () => {
+  /** Both hold one row and then want the other’s: one of them is ended by the database, and tried anew. */
+  test('a deadlock is tried again, and both are done', async () => {
+    const ids = (
+      await db('customer')
+        .insert([{ name: 'One' }, { name: 'Two' }])
+        .returning('id')
+    ).map((r) => r.id);
+    let tries = 0;
+    const cross = (first: number, then: number) =>
+      inTransaction(db, async (t) => {
+        tries++;
+        await t('customer').where({ id: first }).update({ phone: '2' });
+        await new Promise((r) => setTimeout(r, 100));
+        await t('customer').where({ id: then }).update({ phone: '1' });
+      });
+    await Promise.all([cross(ids[0]!, ids[1]!), cross(ids[1]!, ids[0]!)]);
+    expect(tries).toBeGreaterThan(2);
+  });
+
+  test('what is refused for another reason is not tried again', async () => {
+    let tries = 0;
+    const wrong = inTransaction(db, async (t) => {
+      tries++;
+      await t('job').insert({ machine_id: machine, customer_id: 999_999, promised_on: '2030-01-01' });
+    });
+    await expect(wrong).rejects.toMatchObject({ code: '23503' });
+    expect(tries).toBe(1);
+  });
 });
 
 test('a draft is one per person and form, with any letters of the world', async () => {
@@ -130,15 +167,19 @@ test('a draft is one per person and form, with any letters of the world', async 
   expect(await draftOf(db, person, 'other')).toEqual({ content: null, at: null });
 });
 
-test('the next tag is one that nobody has, also when a file has used the numbers to come', async () => {
+test('the next tag is one that nobody has; no file and no hand can push the numbers on', async () => {
   expect(await nextTag(db)).toBe('GK-0001');
   const row = { model_id: 1, customer_id: 1, serial: '', made_year: null, purchased_on: null, warranty_until: null };
   const more = { pets: false, hours_per_week: 1, note: '' };
-  await insertMachines(db, [{ ...row, ...more, tag: 'GK-0002' }]);
-  expect(await nextTag(db)).toBe('GK-0042');
+  const far = ['GK-0002', 'GK-99999999', 'GK-9223372036854775', 'GK-00000000000000003'];
+  await insertMachines(
+    db,
+    far.map((tag) => ({ ...row, ...more, tag })),
+  );
+  expect(await nextTag(db)).toBe('GK-0003');
   // A hand wrote one in past every door of ours.
-  await db('machine').insert({ tag: 'GK-0043', model_id: 1, customer_id: 1 });
-  expect(await nextTag(db)).toBe('GK-0044');
+  await db('machine').insert({ tag: 'GK-0004', model_id: 1, customer_id: 1 });
+  expect(await nextTag(db)).toBe('GK-0005');
 });
 
 test('calendar dates come back as dates, not as instants of a zone', async () => {

@@ -2,6 +2,7 @@ import knex, { type Knex } from 'knex';
 import pg from 'pg';
 import { databaseUrl } from '../environment';
 import { migrationSource, newestStep } from './migrations';
+import { PgClient } from './pgClient';
 
 // Dates stay calendar dates, counts are numbers: neither may pass through the server's own zone.
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
@@ -12,14 +13,63 @@ export type Db = Knex | Knex.Transaction;
 
 const held = globalThis as { gritkeeperDatabase?: Knex };
 
-export function connect(url: string, max = 10): Knex {
+/** Nothing that a shop asks takes so long; what takes longer waits for somebody who has gone, or for a disk that is. */
+const PATIENCE_MS = {
+  connect: 3000,
+  pool: 5000,
+  statement: 20_000,
+  lock: 8000,
+  idleInTransaction: 30_000,
+  answer: 25_000,
+};
+
+/**
+ * A pool of connections, each of them bounded in how long it waits: to be let in, for a statement, for a row that somebody
+ * holds, for an answer of a server that is frozen.
+ * @param more.patient without bounds on statements, for changes of the schema
+ */
+export function connect(url: string, more: { max?: number; patient?: boolean } = {}): Knex {
+  const bounded = more.patient
+    ? ''
+    : ` -c statement_timeout=${PATIENCE_MS.statement} -c lock_timeout=${PATIENCE_MS.lock} -c idle_in_transaction_session_timeout=${PATIENCE_MS.idleInTransaction}`;
   return knex({
-    client: 'pg',
-    // Every statement here is short: compiling one takes a hundred times as long as running it.
-    connection: { connectionString: url, application_name: 'gritkeeper', options: '-c jit=off' },
-    pool: { min: 0, max },
-    acquireConnectionTimeout: 5000,
+    client: PgClient,
+    connection: {
+      connectionString: url,
+      application_name: 'gritkeeper',
+      // Every statement here is short: compiling one takes a hundred times as long as running it.
+      options: `-c jit=off${bounded}`,
+      connectionTimeoutMillis: PATIENCE_MS.connect,
+      ...(more.patient ? {} : { query_timeout: PATIENCE_MS.answer }),
+      keepAlive: true,
+    } as Knex.PgConnectionConfig,
+    pool: { min: 0, max: more.max ?? 10 },
+    acquireConnectionTimeout: PATIENCE_MS.pool,
+    // A failed statement must not carry what it was given into a log.
+    compileSqlOnError: false,
   });
+}
+
+/** Errors that say: somebody else was at the same rows at the same time, GK001 that they merged them. A second try sees what they did. */
+const CONTENDED = new Set(['40001', '40P01', '23505', 'GK001']);
+const MOST_TRIES = 5;
+/** Those who met wait for different times before they try again, or they would meet again. */
+const LONGEST_PAUSE_MS = 40;
+
+/**
+ * Does work in one transaction; tried anew, wholly, when it met another at the same rows (deadlock, serialisation, the same new
+ * row twice): then it sees what the other wrote and refuses in its own words.
+ */
+export async function inTransaction<T>(db: Knex, work: (db: Knex.Transaction) => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await db.transaction(work);
+    } catch (error) {
+      const code = (error as { code?: unknown }).code;
+      if (tries >= MOST_TRIES || typeof code !== 'string' || !CONTENDED.has(code)) throw error;
+      await new Promise((done) => setTimeout(done, Math.random() * LONGEST_PAUSE_MS * tries));
+    }
+  }
 }
 
 /** The one pool of this process, made when first needed. @throws Error when DATABASE_URL is not set */
@@ -59,17 +109,20 @@ export async function migrate(db: Knex): Promise<void> {
   }
 }
 
-/** Whether the database answers and has the newest schema. */
+const READY_MS = 1500;
+
+/** Whether the database answers and has the newest schema; who does not answer within a moment and a half does not. */
 export async function readiness(db: Knex): Promise<{ database: boolean; migrations: boolean }> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<'late'>((done) => (timer = setTimeout(() => done('late'), READY_MS)));
   try {
-    await db.raw('select 1');
-  } catch {
-    return { database: false, migrations: false };
-  }
-  try {
-    const row = await db('schema_step').where({ name: newestStep }).first();
-    return { database: true, migrations: Boolean(row) };
-  } catch {
-    return { database: true, migrations: false };
+    if ((await Promise.race([db.raw('select 1'), late])) === 'late') return { database: false, migrations: false };
+    const row = await Promise.race([db('schema_step').where({ name: newestStep }).first(), late]);
+    return row === 'late' ? { database: false, migrations: false } : { database: true, migrations: Boolean(row) };
+  } catch (error) {
+    // No table of steps: a database that answers and was never set up.
+    return { database: (error as { code?: string }).code === '42P01', migrations: false };
+  } finally {
+    clearTimeout(timer);
   }
 }

@@ -1,22 +1,44 @@
 import type { Db } from './database';
 
+/** One deed by its key: who does what, and the mark of what was sent for it. */
+export interface Claim {
+  key: string;
+  personId: number;
+  /** Name and subject. */
+  deed: string;
+  mark: Buffer;
+}
+
 /**
  * Claims an idempotency key inside a transaction. A second writer with the same key waits here for the first.
- * @returns null when the key is new, else the answer that the first gave
+ * @returns 'new' when the key is; 'other' when it was used for something else; else the answer that the first gave
  */
-export async function claimDeed(
-  db: Db,
-  key: string,
-  personId: number,
-  deed: string,
-): Promise<{ answer: unknown } | null> {
+export async function claimDeed(db: Db, claim: Claim): Promise<'new' | 'other' | { answer: unknown }> {
+  const { key, personId, deed, mark } = claim;
   const inserted = await db('done_deed')
-    .insert({ key, person_id: personId, deed })
+    .insert({ key, person_id: personId, deed, mark })
     .onConflict('key')
     .ignore()
     .returning('key');
-  if (inserted.length > 0) return null;
-  return (await db('done_deed').where({ key, person_id: personId, deed }).first('answer')) ?? { answer: null };
+  return inserted.length > 0 ? 'new' : earlierDeed(db, claim);
+}
+
+/** What was done under this key before. */
+export async function earlierDeed(
+  db: Db,
+  { key, personId, deed, mark }: Claim,
+): Promise<'other' | { answer: unknown }> {
+  const row = await db('done_deed')
+    .where({ key, person_id: personId, deed })
+    .first<{ answer: unknown; mark: Buffer | null } | undefined>('answer', 'mark');
+  // Keys of before the mark was kept are taken at their word.
+  return !row || (row.mark !== null && !row.mark.equals(mark)) ? 'other' : { answer: row.answer };
+}
+
+/** Whether this person did something under this key, and when. */
+export async function deedDoneAt(db: Db, key: string, personId: number): Promise<Date | null> {
+  const row = await db('done_deed').where({ key, person_id: personId }).first<{ at: Date } | undefined>('at');
+  return row?.at ?? null;
 }
 
 export async function storeDeedAnswer(db: Db, key: string, answer: unknown): Promise<void> {

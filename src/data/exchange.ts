@@ -101,10 +101,4 @@ export async function insertMachines(db: Db, rows: MachineIn[]): Promise<void> {
       ).map((r: { id: number }) => r.id),
     );
   await db.raw('select refresh_machine_search(variadic ?::bigint[])', [ids]);
-  // The counter goes on behind the highest tag of a file.
-  await db.raw(
-    `select setval('machine_tag', highest) from (
-       select max(substring(tag from '^GK-([0-9]+)$')::bigint) as highest from machine where tag ~ '^GK-[0-9]{1,8}$'
-     ) h, machine_tag s where highest > s.last_value`,
-  );
 }

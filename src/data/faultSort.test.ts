@@ -9,6 +9,12 @@ test('away, full, or something else', () => {
   expect(faultSort(error('Connection terminated unexpectedly'))).toBe('away');
   expect(faultSort(error('Knex: Timeout acquiring a connection. The pool is probably full.'))).toBe('away');
   expect(faultSort(new AggregateError([error('x', 'ECONNREFUSED')]))).toBe('away');
-  expect(faultSort(error('duplicate key', '23505'))).toBeNull();
+  expect(faultSort(error('Query read timeout'))).toBe('away');
+  expect(faultSort(error('canceling statement due to statement timeout', '57014'))).toBe('busy');
+  expect(faultSort(error('deadlock detected', '40P01'))).toBe('contended');
+  expect(faultSort(error('duplicate key', '23505'))).toBe('contended');
+  expect(faultSort(error('out of range', '22003'))).toBe('unkept');
+  expect(faultSort(error('violates check constraint', '23514'))).toBe('unkept');
+  expect(faultSort(error('syntax error', '42601'))).toBeNull();
   expect(faultSort('no error at all')).toBeNull();
 });

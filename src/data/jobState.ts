@@ -163,18 +163,18 @@ export async function jobState(db: Db, id: number): Promise<JobState | undefined
  */
 export async function beginJobDeed(
   db: Db,
-  { key, personId, deed, jobId }: { key: string; personId: number; deed: string; jobId: number },
+  { key, personId, deed, jobId, mark }: { key: string; personId: number; deed: string; jobId: number; mark: Buffer },
 ): Promise<{ fresh: boolean; job?: { version: number; closed: boolean } }> {
   const { rows } = await db
     .raw(
       `with claimed as (
-       insert into done_deed (key, person_id, deed) values (:key, :personId, :subject) on conflict (key) do nothing returning key
+       insert into done_deed (key, person_id, deed, mark) values (:key, :personId, :subject, :mark) on conflict (key) do nothing returning key
      ), held as (
        select version, closed_at is not null as closed from job where id = :jobId for update
      )
      select set_config('gritkeeper.person', :person, true), set_config('gritkeeper.deed', :deed, true),
        exists (select from claimed) as fresh, (select to_json(held) from held) as job`,
-      { key, personId, subject: `${deed}:${jobId}`, jobId, person: String(personId), deed },
+      { key, personId, subject: `${deed}:${jobId}`, jobId, mark, person: String(personId), deed },
     )
     .options(prepared('begin-job-deed'));
   const { fresh, job } = rows[0] as { fresh: boolean; job: { version: number; closed: boolean } | null };

@@ -140,10 +140,24 @@ export async function lockMachine(db: Db, id: number): Promise<MachineRow | unde
   return db('machine').where({ id }).forUpdate().first();
 }
 
+/** The machine that is kept, this one or the one that it was merged into, held until the transaction ends. */
+export async function lockKeptMachine(db: Db, id: number): Promise<MachineRow | undefined> {
+  for (;;) {
+    const row = await db('machine').whereRaw('id = kept_machine(?)', [id]).forUpdate().first();
+    // Merged while it was waited for: the way leads on.
+    if (!row?.merged_into) return row;
+  }
+}
+
+/** Holds machines until the transaction ends, always in the same order. */
+export async function lockMachines(db: Db, ids: number[]): Promise<MachineRow[]> {
+  return db('machine').whereIn('id', ids).orderBy('id').forUpdate();
+}
+
 /** The tag under which a machine is found now: its own, or that of the one it was merged into. */
 export async function tagNow(db: Db, tag: string): Promise<string | undefined> {
   const row = await db('machine')
-    .leftJoin('machine as kept', 'kept.id', 'machine.merged_into')
+    .leftJoin('machine as kept', (on) => on.on('kept.id', db.raw('kept_machine(machine.id)')))
     .where('machine.tag', tag.toUpperCase())
     .first({ own: 'machine.tag', kept: 'kept.tag' });
   return row && (row.kept ?? row.own);

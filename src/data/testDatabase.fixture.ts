@@ -13,7 +13,7 @@ export async function openTestDatabase(): Promise<{ db: Knex; close: () => Promi
   const server = process.env.TEST_DATABASE_SERVER;
   if (!server) throw new Error('Run these tests with ./gritkeeper test unit: they need its database server.');
   process.env.GRITKEEPER_SECRET ??= 'test-secret-test-secret-test-secret-0';
-  const admin = connect(server, 2);
+  const admin = connect(server, { max: 2, patient: true });
   const template = await readyTemplate(admin, server);
   const name = `gk_unit_${randomBytes(6).toString('hex')}`;
   await admin.raw(`create database ${name} template ${template}`);
@@ -43,7 +43,7 @@ async function readyTemplate(admin: Knex, server: string): Promise<string> {
     const making = `${name}_making`;
     await admin.raw(`drop database if exists ${making} with (force)`);
     await admin.raw(`create database ${making}`);
-    const db = connect(addressOf(server, making), 2);
+    const db = connect(addressOf(server, making), { max: 2, patient: true });
     await migrate(db);
     await db.destroy();
     await admin.raw(`alter database ${making} rename to ${name}`);

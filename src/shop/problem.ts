@@ -7,7 +7,7 @@ export interface FieldProblem {
 /** A refusal that reaches the person as a problem document (RFC 9457). */
 export class ProblemError extends Error {
   constructor(
-    readonly status: 400 | 401 | 403 | 404 | 409 | 429 | 503,
+    readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 422 | 429 | 503,
     readonly title: string,
     readonly fields: FieldProblem[] = [],
     /** Further members of the document, such as the current state in a conflict. */

@@ -10,6 +10,7 @@ import { up as book } from './008_book';
 import { up as signs } from './009_signs';
 import { up as economy } from './010_economy';
 import { up as stepsLeft } from './011_steps';
+import { up as doors } from './012_doors';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -24,6 +25,7 @@ export const steps: Record<string, string> = {
   '009_signs': signs,
   '010_economy': economy,
   '011_steps': stepsLeft,
+  '012_doors': doors,
 };
 
 /** Migrations as a static map: no files are read when they run. */

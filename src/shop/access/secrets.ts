@@ -15,6 +15,18 @@ function sign(text: string): string {
   return createHmac('sha256', shopSecret()).update(`person:${text}`).digest('base64url');
 }
 
+const MARK_BYTES = 16;
+
+/** What tells one body from another, keyed, so that nothing of it can be guessed from what is kept. The order of names is nothing. */
+export function bodyMark(body: object): Buffer {
+  const text = JSON.stringify(body, (_name, value: unknown) =>
+    typeof value === 'object' && value !== null && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value,
+  );
+  return createHmac('sha256', shopSecret()).update(`body:${text}`).digest().subarray(0, MARK_BYTES);
+}
+
 /** Packs what the guard found out, so that nothing behind it can be told otherwise. */
 export function seal(value: object): string {
   const text = Buffer.from(JSON.stringify(value)).toString('base64url');

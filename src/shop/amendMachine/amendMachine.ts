@@ -1,9 +1,10 @@
 import { warrantyUntil } from '@/core/service/warranty';
-import { customerById, siteById } from '@/data/customers';
+import { customerById, lockCustomer, siteById } from '@/data/customers';
 import type { Db } from '@/data/database';
 import { insertTimeline, openJobOf } from '@/data/jobs';
 import {
   lockMachine,
+  lockMachines,
   machineByTag,
   modelById,
   moveMachineRows,
@@ -29,6 +30,27 @@ async function subject(tag: string) {
     lock: (db: Db) => lockMachine(db, machine.id),
     view: (db: Db) => machineCardOf(db, tag),
   };
+}
+
+/** The machine, held after the owner-to-be: customers are held before machines, always. */
+async function withOwner(tag: string, owner: number) {
+  const machine = await subject(tag);
+  const lock = async (db: Db) => {
+    await lockCustomer(db, owner);
+    return machine.lock(db);
+  };
+  return { ...machine, lock };
+}
+
+/** The machine, held together with the one whose book is to become part of its own. */
+async function withOther(tag: string, otherTag: string) {
+  const machine = await subject(tag);
+  const lock = async (db: Db) => {
+    const other = await machineByTag(db, otherTag);
+    const held = await lockMachines(db, other ? [machine.id, other.id] : [machine.id]);
+    return held.find((m) => m.id === machine.id);
+  };
+  return { ...machine, lock };
 }
 
 function told(db: Db, machine: MachineRow, person: Person, what: string, text: string) {
@@ -81,7 +103,7 @@ export const amendMachine = deedOn(
 export const changeOwner = deedOn(
   { name: 'change-owner', roles: counter, summary: 'Give the book to another owner', dto: ChangeOwnerDto },
   async (person, tag: string, dto) =>
-    onVersion(person, 'change-owner', dto, await subject(tag), async (db, machine) => {
+    onVersion(person, 'change-owner', dto, await withOwner(tag, dto.customerId), async (db, machine) => {
       const now = await customerById(db, dto.customerId);
       const before = (await customerById(db, machine.customer_id))!;
       refuseIf(
@@ -106,13 +128,12 @@ export const mergeMachines = deedOn(
     dto: MergeMachinesDto,
   },
   async (person, tag: string, dto) =>
-    onVersion(person, 'merge-machines', dto, await subject(tag), async (db, machine) => {
-      const found = await machineByTag(db, dto.other);
-      const other = found && (await lockMachine(db, found.id));
+    onVersion(person, 'merge-machines', dto, await withOther(tag, dto.other), async (db, machine) => {
+      const other = await machineByTag(db, dto.other);
       const problem = async (): Promise<string | null> => {
         if (!other) return `Machine ${dto.other} is not here.`;
         if (other.id === machine.id) return 'This is the same tag.';
-        if (other.merged_into !== null || machine.merged_into !== null) return 'It was merged before.';
+        if (other.merged_into !== null) return 'It was merged before.';
         const kinds = [await modelById(db, other.model_id), await modelById(db, machine.model_id)].map((m) => m!.kind);
         if (kinds[0] !== kinds[1]) return 'They are of different kinds: correct the model first.';
         if ((await openJobOf(db, other.id)) && (await openJobOf(db, machine.id)))

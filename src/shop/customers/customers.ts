@@ -4,6 +4,7 @@ import {
   customerById,
   insertCustomer,
   lockCustomer,
+  lockCustomers,
   moveCustomerRows,
   putContact as storeContact,
   putSite as storeSite,
@@ -101,8 +102,7 @@ async function card(db: Db, id: number): Promise<CustomerCardView> {
 
 export const addCustomer = shopDeed(
   { name: 'add-customer', roles: counter, summary: 'Add a customer', dto: AddCustomerDto },
-  (person, dto) =>
-    once(person, 'add-customer', dto.key, '', async (db) => ({ id: await insertCustomer(db, fields(dto)) })),
+  (person, dto) => once(person, 'add-customer', dto, '', async (db) => ({ id: await insertCustomer(db, fields(dto)) })),
 );
 
 /** The card held, its answer the card as it is then. */
@@ -113,6 +113,11 @@ function subject(id: number) {
     lock: (db: Db) => lockCustomer(db, id),
     view: (db: Db) => card(db, id),
   };
+}
+
+/** The same, held together with the card that is to become part of it. */
+function both(id: number, other: number) {
+  return { ...subject(id), lock: async (db: Db) => (await lockCustomers(db, [id, other])).find((c) => c.id === id) };
 }
 
 /** Refused with the card as it is now when somebody changed it meanwhile. */
@@ -129,10 +134,10 @@ export const amendCustomer = deedOn(
 export const mergeCustomers = deedOn(
   { name: 'merge-customers', roles: counter, summary: 'Make another card part of this one', dto: MergeCustomersDto },
   (person, id: number, dto) =>
-    onVersion(person, 'merge-customers', dto, subject(id), async (db, kept) => {
-      const other = await lockCustomer(db, dto.other);
+    onVersion(person, 'merge-customers', dto, both(id, dto.other), async (db, kept) => {
+      const other = await customerById(db, dto.other);
       refuseIf(
-        !other || other.id === id || other.merged_into !== null || kept.merged_into !== null
+        !other || other.id === id || other.merged_into !== null
           ? [{ field: 'other', message: 'Choose another customer that was not merged before.' }]
           : [],
       );

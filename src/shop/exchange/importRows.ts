@@ -1,7 +1,7 @@
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { Db } from '@/data/database';
-import { database } from '@/data/database';
+import { database, inTransaction } from '@/data/database';
 import { setActor, tellAsOne } from '@/data/audit';
 import type { Person } from '../access/person';
 import { allow, owner, type Right } from '../access/roles';
@@ -30,7 +30,7 @@ export async function importRows<T>(
   write: (db: Db, rows: T[]) => Promise<void>,
 ): Promise<ImportReport> {
   allow(person, right);
-  return database().transaction(async (db) => {
+  return inTransaction(database(), async (db) => {
     await setActor(db, person.id, right.name);
     await tellAsOne(db);
     const looked = await look(db);

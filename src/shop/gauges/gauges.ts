@@ -68,7 +68,7 @@ export const keepUsual = shopDeed(
     const gauge = gaugeNamed(dto.gauge);
     const unknown = Object.keys(dto.inputs).filter((f) => !Object.hasOwn(gauge.fields, f));
     refuseIf(unknown.map((field) => ({ field: `inputs.${field}`, message: 'The gauge has no such field.' })));
-    return once(person, 'keep-usual', dto.key, dto.gauge, async (db) => {
+    return once(person, 'keep-usual', dto, dto.gauge, async (db) => {
       await putGaugeUsual(db, dto.gauge, dto.inputs);
       return { gauge: dto.gauge };
     });

@@ -1,7 +1,7 @@
 import { faultSort } from '@/data/faultSort';
 
 /** Status and words for a fault that people can do something about, or null for one of ours. */
-export function faultOf(error: unknown): { status: 503 | 507; title: string } | null {
+export function faultOf(error: unknown): { status: 400 | 409 | 503 | 507; title: string } | null {
   switch (faultSort(error)) {
     case 'away':
       return {
@@ -12,6 +12,21 @@ export function faultOf(error: unknown): { status: 503 | 507; title: string } | 
       return {
         status: 507,
         title: 'The disk of the server is full. Nothing of this was saved; what was there before is safe.',
+      };
+    case 'busy':
+      return {
+        status: 503,
+        title: 'This took too long, and nothing of it was saved. Try again; what you typed is still on your screen.',
+      };
+    case 'contended':
+      return {
+        status: 409,
+        title: 'Somebody else saved the same at the same time. Nothing of yours was saved yet: look again, then save.',
+      };
+    case 'unkept':
+      return {
+        status: 400,
+        title: 'Something in it cannot be kept: a number too large, a date that does not exist. Nothing was saved.',
       };
     default:
       return null;

@@ -1,9 +1,10 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
-import { database, type Db } from '@/data/database';
+import { database, inTransaction, type Db } from '@/data/database';
+import { earlierDeed } from '@/data/deeds';
 import { beginJobDeed, endJobDeed, jobState, type JobChange, type JobState, type TimelineLine } from '@/data/jobState';
 import { kindById } from '@/knowledge';
 import type { Person } from '../access/person';
-import { deedOn, type DeedOn, type DeedSpec } from '../deed/deed';
+import { claimOf, deedOn, usedOtherwise, type DeedOn, type DeedSpec } from '../deed/deed';
 import { foresee } from '../odds/foresee';
 import type { JobChanges } from '../jobView/dto';
 import { factsOf, jobFacts, type WrittenFacts } from '../jobView/jobFacts';
@@ -50,8 +51,10 @@ export function jobDeed<Dto extends JobDeedDto, Ready = undefined>(
     const before = spec.prepare && (await jobState(database(), jobId));
     if (spec.prepare && !before) throw notFound('This job');
     const ready = (before && !before.job.closed_at ? await spec.prepare!(before, dto) : undefined) as Ready;
-    const { answer, after } = await database().transaction(async (db) => {
-      const begun = await beginJobDeed(db, { key: dto.key, personId: person.id, deed: spec.name, jobId });
+    const { answer, after } = await inTransaction(database(), async (db) => {
+      const claim = claimOf(person, spec.name, jobId, dto);
+      const begun = await beginJobDeed(db, { ...claim, deed: spec.name, jobId });
+      if (!begun.fresh && (await earlierDeed(db, claim)) === 'other') throw usedOtherwise();
       if (!begun.job) throw notFound('This job');
       // Pressed twice: nothing is done again, and the answer is the whole job as it is now.
       if (!begun.fresh) return { answer: (await jobFacts(jobId, db)) as JobChanges, after: null };

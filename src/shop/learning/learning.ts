@@ -93,7 +93,7 @@ export async function exportLearning(person: Person): Promise<LearningBookDto> {
 export const lendIn = shopDeed(
   { name: 'lend-in', roles: owner, summary: 'Take another shop’s learning in', dto: LendInDto },
   (person, dto) =>
-    once(person, 'lend-in', dto.key, 'new', async (db) => {
+    once(person, 'lend-in', dto, 'new', async (db) => {
       const problems: FieldProblem[] = [];
       dto.book.kinds.forEach((k, i) => {
         const at = `book.kinds[${i}]`;

@@ -1,5 +1,5 @@
 import { setActor } from '@/data/audit';
-import { database, type Db } from '@/data/database';
+import { database, inTransaction, type Db } from '@/data/database';
 import { insertTimeline, jobById, nextRingMs, ringWaits } from '@/data/jobs';
 import { deleteStale } from '@/data/deeds';
 import { deleteLoosePhotographs } from '@/data/photographs';
@@ -56,7 +56,7 @@ export function keepClocks(onTrouble: (error: unknown) => void): () => void {
 
 /** Throws away what nobody can want any more. */
 export async function tidy(): Promise<void> {
-  await database().transaction(async (t) => {
+  await inTransaction(database(), async (t) => {
     await setActor(t, 0, 'tidy');
     await deleteLoosePhotographs(t);
     await deleteStale(t);

@@ -32,7 +32,7 @@ function view(m: ModelRow & { machines?: number }): ModelView {
 /** Adds a model to the shop's own list. */
 export const addModel = shopDeed(
   { name: 'put-model', roles: bench, summary: 'Add a model', dto: PutModelDto },
-  (person, dto) => once(person, 'put-model', dto.key, 'new', async (db) => ({ id: await keep(db, null, dto) })),
+  (person, dto) => once(person, 'put-model', dto, 'new', async (db) => ({ id: await keep(db, null, dto) })),
 );
 
 /** Changes a model. Its kind stays while machines of it are known. */

@@ -45,7 +45,7 @@ export const addPerson = shopDeed(
   { name: 'add-person', roles: owner, summary: 'Add a person', dto: AddPersonDto },
   async (person, dto) => {
     const passphrase_hash = await hashPassphrase(dto.passphrase);
-    return once(person, 'add-person', dto.key, '', async (db) => {
+    return once(person, 'add-person', dto, '', async (db) => {
       refuseIf(
         (await personBySignIn(db, dto.signIn))
           ? [{ field: 'signIn', message: 'Somebody signs in under this name.' }]

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import sharp, { type OutputInfo } from 'sharp';
-import { database } from '@/data/database';
+import { database, inTransaction } from '@/data/database';
 import { setActor } from '@/data/audit';
 import { insertPhotograph } from '@/data/photographs';
 import type { Person } from '../access/person';
@@ -42,7 +42,7 @@ export async function keepPhotograph(person: Person, bytes: Buffer) {
   } catch {
     throw refuse('This is not a picture that can be read: take a JPEG or PNG.');
   }
-  const id = await database().transaction(async (db) => {
+  const id = await inTransaction(database(), async (db) => {
     await setActor(db, person.id, addPhotographs.spec.name);
     return insertPhotograph(db, {
       person_id: person.id,

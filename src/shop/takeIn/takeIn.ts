@@ -1,6 +1,6 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { warrantyUntil } from '@/core/service/warranty';
-import { customerById, insertCustomer, siteById } from '@/data/customers';
+import { insertCustomer, holdKeptCustomer, siteById } from '@/data/customers';
 import { database, type Db } from '@/data/database';
 import { jobState } from '@/data/jobState';
 import { deleteDraft } from '@/data/deeds';
@@ -16,6 +16,7 @@ import {
 import {
   insertMachine,
   insertMeterReading,
+  lockKeptMachine,
   machineById,
   modelById,
   modelNamed,
@@ -61,15 +62,15 @@ export const takeIn = shopDeed(
 );
 
 function opened(person: Person, dto: TakeInDto): Promise<{ job: number; tag: string }> {
-  return once(person, 'take-in', dto.key, '', async (db) => {
+  return once(person, 'take-in', dto, '', async (db) => {
     const today = dayInZone(new Date(), (await shopSettings(db)).zone);
-    const { model, known, problems } = await look(db, dto, today);
+    const { model, known, customer, problems } = await look(db, dto, today);
     const kind = model ? kindById(model.kind) : null;
     const warranty = warrantyOf(dto, model, known, today);
     refuseIf([...problems, ...(kind ? idProblems(kind, dto) : []), ...warrantyProblems(dto, warranty)]);
 
     const customerId =
-      dto.customerId ?? (dto.newCustomer ? await insertCustomer(db, trimmed(dto.newCustomer)) : known!.customer_id);
+      customer?.id ?? (dto.newCustomer ? await insertCustomer(db, trimmed(dto.newCustomer)) : known!.customer_id);
     const machineId = known?.id ?? (await newMachine(db, dto, model!, customerId));
     const open = await openJobOf(db, machineId);
     if (open)
@@ -135,16 +136,20 @@ function opened(person: Person, dto: TakeInDto): Promise<{ job: number; tag: str
   });
 }
 
-/** The model of the machine, the machine when it is known, and everything that is wrong with who and what. */
+/**
+ * The model of the machine, machine and customer when they are known (as they are kept: what was merged since leads on), and
+ * everything that is wrong with who and what.
+ */
 async function look(db: Db, dto: TakeInDto, today: string) {
   const problems: FieldProblem[] = [];
   const say = (field: string, message: string) => problems.push({ field, message });
   let model: ModelRow | undefined;
   let known: MachineRow | undefined;
+  const customer = dto.customerId === undefined ? undefined : await holdKeptCustomer(db, dto.customerId);
   if (dto.machineId !== undefined && dto.newMachine) say('machineId', 'A known machine or a new one, not both.');
   else if (dto.machineId !== undefined) {
-    known = await machineById(db, dto.machineId);
-    if (!known || known.merged_into !== null) say('machineId', 'This machine is not known.');
+    known = await lockKeptMachine(db, dto.machineId);
+    if (!known) say('machineId', 'This machine is not known.');
     else model = await modelById(db, known.model_id);
   } else if (dto.newMachine) {
     const { modelId, newModel } = dto.newMachine;
@@ -160,16 +165,15 @@ async function look(db: Db, dto: TakeInDto, today: string) {
       say('customerId', 'Whose machine is it? Choose a customer or add one.');
     const { siteId, purchasedOn } = dto.newMachine;
     const site = siteId === undefined ? undefined : await siteById(db, siteId);
-    if (siteId !== undefined && (!site || site.customer_id !== dto.customerId))
+    if (siteId !== undefined && (!site || site.customer_id !== customer?.id))
       say('newMachine.siteId', 'This site is not one of theirs.');
     if (purchasedOn && purchasedOn > today) say('newMachine.purchasedOn', 'This day has not come yet.');
   } else say('machineId', 'Which machine? Find it or add it.');
   if (dto.customerId !== undefined && dto.newCustomer) say('customerId', 'A known customer or a new one, not both.');
-  if (dto.customerId !== undefined && !(await customerById(db, dto.customerId)))
-    say('customerId', 'This customer is not known.');
+  if (dto.customerId !== undefined && !customer) say('customerId', 'This customer is not known.');
   if (dto.purchasedOn && dto.purchasedOn > today) say('purchasedOn', 'This day has not come yet.');
   if (dto.promisedOn < today) say('promisedOn', 'This day is past.');
-  return { model, known, problems };
+  return { model, known, customer, problems };
 }
 
 function idProblems(kind: Kind, dto: TakeInDto): FieldProblem[] {

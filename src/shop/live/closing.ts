@@ -1,0 +1,7 @@
+/** The framework may load this file more than once in a process: the end is one. */
+const held = globalThis as { gritkeeperClosing?: AbortController };
+
+/** Aborted when this server is asked to end: what stays open for long, such as a live stream, lets go then. */
+export function closing(): AbortController {
+  return (held.gritkeeperClosing ??= new AbortController());
+}
