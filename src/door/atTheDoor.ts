@@ -42,7 +42,6 @@ export function refusedAtDoor({ method, url, contentLength, transferEncoding, ca
 function readPath(url: string): string | null {
   if (!url.startsWith('/')) return null;
   try {
-    // eslint-disable-next-line no-control-regex
     if (/[\u0000-\u001f\u007f\\]/.test(decodeURIComponent(url.split('?')[0]!))) return null;
     if (decodeURIComponent(url.replace(/\+/g, ' ')).includes('\0')) return null;
   } catch {

@@ -2,7 +2,7 @@ import { createServer, type IncomingMessage, type ServerResponse } from 'node:ht
 import next from 'next';
 import { checkEnvironment, listenAt } from '../environment';
 import { closing } from '../shop/live/closing';
-import { refusedAtDoor } from './atTheDoor';
+import { refusedAtDoor, type Refusal } from './atTheDoor';
 
 /** Told to whoever keeps the server running: nothing is gained by starting again on this. */
 const WRONG_ENVIRONMENT = 78;
@@ -15,11 +15,12 @@ const LARGEST_HEADERS_BYTES = 16_384;
 /** So long is waited for what runs when the server is to end; who asked for the end waits ten seconds. */
 const PATIENCE_MS = 8000;
 const HEARTBEAT_MS = 2000;
+const DRAIN_MS = 1000;
 
 try {
   checkEnvironment();
 } catch (error) {
-  console.error((error as Error).message);
+  process.stderr.write(`${(error as Error).message}\n`);
   process.exit(WRONG_ENVIRONMENT);
 }
 const { host, port } = listenAt();
@@ -27,7 +28,8 @@ const app = next({ dev: false, dir: process.cwd(), hostname: host, port });
 await app.prepare();
 const handle = app.getRequestHandler();
 
-const server = createServer({ maxHeaderSize: LARGEST_HEADERS_BYTES }, (request, response) => {
+/** Who asks first whether a body is wanted is told before one byte of it is sent. */
+function receive(request: IncomingMessage, response: ServerResponse, asksFirst: boolean): void {
   const refusal = refusedAtDoor({
     method: request.method ?? '',
     url: request.url ?? '',
@@ -35,32 +37,40 @@ const server = createServer({ maxHeaderSize: LARGEST_HEADERS_BYTES }, (request, 
     transferEncoding: request.headers['transfer-encoding'],
     carriesKey: Boolean(request.headers.authorization ?? request.headers.cookie?.includes('gk_session=')),
   });
-  if (refusal) turnAway(request, response, refusal);
-  else void handle(request, response);
-});
+  if (refusal) return turnAway(request, response, refusal);
+  if (asksFirst) response.writeContinue();
+  void handle(request, response);
+}
+
+const server = createServer({ maxHeaderSize: LARGEST_HEADERS_BYTES }, (request, response) =>
+  receive(request, response, false),
+);
+server.on('checkContinue', (request, response) => receive(request, response, true));
 server.keepAliveTimeout = KEEP_ALIVE_MS;
 server.headersTimeout = HEADERS_MS;
 server.requestTimeout = REQUEST_MS;
 server.listen(port, host);
 
-/** Answers without reading: the line is closed, as what is still to come on it is not wanted. */
-function turnAway(
-  request: IncomingMessage,
-  response: ServerResponse,
-  { status, title }: { status: number; title: string },
-) {
+/**
+ * Answers without reading. What is still on its way is thrown away for a moment: a line that is cut under a sender takes the
+ * answer with it.
+ */
+function turnAway(request: IncomingMessage, response: ServerResponse, { status, title }: Refusal): void {
+  const body = Buffer.from(JSON.stringify({ type: 'about:blank', title, status }));
   response.writeHead(status, {
     'content-type': 'application/problem+json',
+    'content-length': body.length,
     'x-content-type-options': 'nosniff',
     'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
     ...(status === 405 ? { allow: 'GET, HEAD, POST, PUT, DELETE' } : {}),
     connection: 'close',
   });
-  response.end(JSON.stringify({ type: 'about:blank', title, status }));
-  request.unpipe();
-  // Some browsers show the answer only when the line ends in order: what is on its way is thrown away for a moment.
+  response.write(body);
+  const finish = () => response.end(() => request.socket.destroySoon());
+  const late = setTimeout(finish, DRAIN_MS);
+  request.once('close', () => clearTimeout(late));
+  request.once('end', finish);
   request.resume();
-  setTimeout(() => request.socket.destroy(), 1000).unref();
 }
 
 let ending = false;

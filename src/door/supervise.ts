@@ -14,7 +14,7 @@ let wait = 0;
 let ending = false;
 
 function say(msg: string, more: object = {}): void {
-  console.log(JSON.stringify({ level: 40, time: Date.now(), name: 'gritkeeper', ...more, msg }));
+  process.stdout.write(`${JSON.stringify({ level: 40, time: Date.now(), name: 'gritkeeper', ...more, msg })}\n`);
 }
 
 function start(): void {

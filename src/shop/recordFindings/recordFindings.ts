@@ -9,7 +9,7 @@ import { readFindings } from '../finding/readFindings';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseUnderHold } from '../jobDeed/underHold';
 import { beforeNow } from '../finding/beforeNow';
-import { refuseIf } from '../problem';
+import { ProblemError, refuseIf } from '../problem';
 import { RecordFindingsDto } from './dto';
 
 /**
@@ -22,7 +22,12 @@ export const recordFindings = jobDeed({
   roles: bench,
   summary: 'Answer checks',
   dto: RecordFindingsDto,
-  work: (scene, dto) => answerChecks(scene, dto.findings),
+  async work(scene, dto) {
+    const { shown } = dto;
+    if (shown !== undefined && dto.findings.some((f) => f.check !== shown))
+      throw new ProblemError(409, 'Another check was shown than the one that was answered. Nothing was written.');
+    await answerChecks(scene, dto.findings);
+  },
 });
 
 /** The same within another deed. @throws ProblemError 400 for ids, units and numbers that the machine cannot have; 409 under a hold */

@@ -2,7 +2,8 @@
 
 import { useCallback, useState } from 'react';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
-import { send, type Refusal } from '../parts/post';
+import type { Refusal } from '../parts/post';
+import { sendOnce } from '../parts/sendOnce';
 import { useLiveBench } from './useLiveBench';
 
 /** Where a machine is to go, and whose work it is to be; what is not named stays. */
@@ -28,7 +29,7 @@ export function useBench(initial: BenchView) {
     async (strip: BenchStrip, to: Move) => {
       setRefusal(null);
       setMoves((now) => ({ ...now, [strip.job]: { ...to, version: strip.version } }));
-      const sent = await send('POST', `/api/v1/jobs/${strip.job}/move-job`, {
+      const sent = await sendOnce(`/api/v1/jobs/${strip.job}/move-job`, {
         key: crypto.randomUUID(),
         version: strip.version,
         ...to,

@@ -31,6 +31,13 @@ interface Props {
   onStation: (station: string | null) => void;
 }
 
+/** What became of the answers that wait. */
+function notSaved({ waiting: { length }, refusal }: JobDesk): string {
+  if (refusal?.unknown)
+    return `It is not known whether ${length === 1 ? 'your last answer was' : 'the first of your last answers was'} saved.`;
+  return `${length} of your answers ${length === 1 ? 'is' : 'are'} not saved.`;
+}
+
 /** Finding: the proposed check with its keys, the odds, and what was done so far. */
 export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   const { odds, fresh, act, busy } = desk;
@@ -58,7 +65,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   useHotkeys('escape', () => setPinned(null));
 
   const record = (answered: Answered[], stay: boolean) => {
-    desk.press('record-findings', { findings: answered });
+    desk.press('record-findings', { findings: answered, ...(current ? { shown: current } : {}) });
     setPinned(stay ? (answered[0]?.check ?? null) : null);
   };
   const next = assessment?.next.find((n) => n.check === current) ?? null;
@@ -69,13 +76,10 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <CautionGate desk={desk} />
       {desk.stalled && !desk.conflict && (
-        <Notice
-          live
-          title={`${desk.waiting.length} of your answers ${desk.waiting.length === 1 ? 'is' : 'are'} not saved.`}
-        >
+        <Notice live title={notSaved(desk)}>
           <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
             <Button size="small" variant="contained" onClick={desk.retry} disabled={busy}>
-              Save them now
+              {desk.refusal?.unknown ? 'Ask again' : 'Save them now'}
             </Button>
             <Button size="small" onClick={desk.dismiss}>
               Leave them out

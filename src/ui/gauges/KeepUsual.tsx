@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { AnyGauge } from '@/core/gauges/catalogue';
 import type { RawValues } from '@/core/gauges/fields';
-import { send } from '../parts/post';
+import { sendOnce } from '../parts/sendOnce';
 
 /** The owner keeps what stands in the usual fields, such as the shop's own table of limits, for everybody. */
 export function KeepUsual({ gauge, typed }: { gauge: AnyGauge; typed: RawValues }) {
@@ -12,7 +12,7 @@ export function KeepUsual({ gauge, typed }: { gauge: AnyGauge; typed: RawValues 
   if (gauge.usual.length === 0) return null;
   const keep = async () => {
     const inputs = Object.fromEntries(gauge.usual.flatMap((f) => (typed[f] === undefined ? [] : [[f, typed[f]]])));
-    const sent = await send('POST', '/api/v1/gauges/usual', { key: crypto.randomUUID(), gauge: gauge.id, inputs });
+    const sent = await sendOnce('/api/v1/gauges/usual', { key: crypto.randomUUID(), gauge: gauge.id, inputs });
     setSaid(sent.ok ? 'Kept for the shop' : sent.refusal.title);
   };
   const names = gauge.usual.map((f) => gauge.fields[f]!.label.toLowerCase().split(':')[0]).join(', ');

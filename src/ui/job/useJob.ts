@@ -3,7 +3,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { AssessmentView, OddsView } from '@/shop/finding/dto';
 import type { JobChanges, JobFacts } from '@/shop/jobView/dto';
-import { send, type Refusal } from '../parts/post';
+import type { Refusal } from '../parts/post';
+import { sendOnce } from '../parts/sendOnce';
 import { useLive } from '../live/useLive';
 
 export interface JobDesk {
@@ -15,6 +16,8 @@ export interface JobDesk {
   /** Why there are no odds. */
   problem: string | null;
   busy: boolean;
+  /** The answer to the last press was lost, and the server is being asked whether it was done: nothing is taken meanwhile. */
+  inDoubt: boolean;
   refusal: Refusal | null;
   /** Set when somebody else changed the job: what was tried, and on which version. */
   conflict: { deed: string; body: Record<string, unknown>; seen: JobFacts } | null;
@@ -37,6 +40,8 @@ export interface JobDesk {
 export interface Press {
   deed: string;
   body: Record<string, unknown>;
+  /** The job as it was shown to whoever pressed. */
+  version: number;
 }
 
 const BREATH_MS = 15;
@@ -47,7 +52,11 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
   const [busy, setBusy] = useState(false);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [conflict, setConflict] = useState<JobDesk['conflict']>(null);
-  const pending = useRef<{ content: string; key: string } | null>(null);
+  const [inDoubt, setInDoubt] = useState(false);
+  /** Sent, and no answer yet: the same press goes again as it went, whatever was heard since. */
+  const pending = useRef<{ content: string; key: string; version: number } | null>(null);
+  /** The version that our own last press made: what was pressed behind it was pressed knowing it. */
+  const own = useRef(0);
   const working = useRef(false);
   const { odds, fresh, problem } = useOdds(job, told);
   const latest = useRef(initial);
@@ -63,25 +72,30 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
   const pumping = useRef(false);
 
   const act = useCallback(
-    async (deed: string, body: Record<string, unknown> = {}) => {
+    async (deed: string, body: Record<string, unknown> = {}, seen = latest.current.version) => {
       if (working.current) return false;
+      const job = latest.current;
+      const content = JSON.stringify([deed, body]);
+      if (pending.current && pending.current.content !== content) {
+        setRefusal(FIRST_THE_LAST);
+        return false;
+      }
       working.current = true;
       setBusy(true);
       setRefusal(null);
-      // As it is now: what waited in line was pressed before the last answer came.
-      const job = latest.current;
-      const content = JSON.stringify([deed, body, job.version]);
-      // After a lost answer the same press is sent again under the same key: it is done once.
-      if (pending.current?.content !== content) pending.current = { content, key: crypto.randomUUID() };
-      const sent = await send<JobChanges>('POST', `/api/v1/jobs/${job.id}/${deed}`, {
-        ...body,
-        key: pending.current.key,
-        version: job.version,
-      });
+      // Pressed for what was shown: what somebody else did since is a conflict, what we did ourselves is not.
+      const version = job.version === own.current ? job.version : seen;
+      pending.current ??= { content, key: crypto.randomUUID(), version };
+      const sent = await sendOnce<JobChanges>(
+        `/api/v1/jobs/${job.id}/${deed}`,
+        { ...body, key: pending.current.key, version: pending.current.version },
+        setInDoubt,
+      );
       working.current = false;
       setBusy(false);
       if (sent.ok) {
         pending.current = null;
+        own.current = sent.value.version;
         setConflict(null);
         take(sent.value);
         if (line.current[0]?.deed === deed && line.current[0].body === body)
@@ -93,7 +107,7 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
         latest.current = sent.refusal.current as JobFacts;
         setJob(latest.current);
       }
-      if (sent.refusal.status !== 0) pending.current = null;
+      if (!sent.refusal.unknown) pending.current = null;
       setRefusal(sent.refusal);
       return false;
     },
@@ -109,7 +123,8 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
         await new Promise((done) => setTimeout(done, BREATH_MS));
         continue;
       }
-      if (await act(line.current[0].deed, line.current[0].body)) continue;
+      const { deed, body, version } = line.current[0];
+      if (await act(deed, body, version)) continue;
       setStalled(line.current.length > 0);
       break;
     }
@@ -117,10 +132,12 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
   }, [act]);
   const press = useCallback(
     (deed: string, body: Record<string, unknown>) => {
-      setWaiting((line.current = [...line.current, { deed, body }]));
+      // While it is not known what became of the last press, nobody knows what this one would fall on.
+      if (inDoubt) return;
+      setWaiting((line.current = [...line.current, { deed, body, version: latest.current.version }]));
       void pump();
     },
-    [pump],
+    [pump, inDoubt],
   );
   // Done by another way, such as "it still holds": those behind it go on.
   useEffect(() => {
@@ -137,6 +154,7 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
   const dismiss = useCallback(() => {
     setRefusal(null);
     setConflict(null);
+    pending.current = null;
     setWaiting((line.current = []));
     setStalled(false);
   }, []);
@@ -146,17 +164,25 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
     fresh,
     problem,
     busy,
+    inDoubt,
     refusal,
     conflict,
     waiting,
     stalled,
-    act,
+    act: (deed, body) => act(deed, body),
     press,
     retry: () => void pump(),
     dismiss,
     take,
   };
 }
+
+const FIRST_THE_LAST: Refusal = {
+  status: 0,
+  unknown: true,
+  title: 'First the last press: it is not known yet whether it was saved.',
+  fields: [],
+};
 
 const AGAIN_MS = 1500;
 

@@ -155,6 +155,12 @@ export function JobScreen({
       </FoldedBoard>
 
       <JobConflict desk={desk} />
+      {desk.inDoubt && (
+        <Notice
+          live
+          title="The answer was lost on its way. Whether your last press was saved is not known: the server is being asked."
+        />
+      )}
       {desk.refusal && !desk.conflict && (
         <Notice live title={desk.refusal.title}>
           {desk.refusal.fields.map((f) => (

@@ -8,7 +8,7 @@ import type { CustomerListView } from '@/shop/customers/dto';
 import type { MachineCardView } from '@/shop/machines/dto';
 import { EditSheet } from '../parts/EditSheet';
 import { Reading } from '../parts/Reading';
-import { send } from '../parts/post';
+import { sendOnce } from '../parts/sendOnce';
 import { readNumber } from '../parts/readNumber';
 import { Chooser } from '../parts/Chooser';
 import Dialog from '@mui/material/Dialog';
@@ -164,7 +164,7 @@ function NewOwner({ card, url, onClose }: { card: MachineCardView; url: string; 
   const router = useRouter();
   const [trouble, setTrouble] = useState<string | null>(null);
   const give = async (customer: CustomerListView) => {
-    const sent = await send('POST', url, { key: crypto.randomUUID(), version: card.version, customerId: customer.id });
+    const sent = await sendOnce(url, { key: crypto.randomUUID(), version: card.version, customerId: customer.id });
     if (!sent.ok) {
       // Somebody changed the card meanwhile: it is shown anew, and the next choice goes to it as it is then.
       if (sent.refusal.status === 409) router.refresh();

@@ -93,6 +93,8 @@ test('the same press after a lost answer carries the same key', async () => {
   sheet();
   type('Name', 'Ada T');
   await save();
+  // The server was asked what became of it: nothing.
+  await screen.findByText(/was not saved/);
   answer.with = () => ({ version: 5 });
   await save();
   const keys = sent.filter((s) => s.method === 'POST').map((s) => (s.body as { key: string }).key);

@@ -13,7 +13,8 @@ import { useEffect, useRef, useState } from 'react';
 import { draftKeeper } from './draftKeeper';
 import { differences, merged, type Values } from './mergeEdits';
 import { Notice } from './Notice';
-import { send, type Refusal } from './post';
+import type { Refusal } from './post';
+import { pressSender } from './sendOnce';
 import { readNumber } from './readNumber';
 
 /** One field of a sheet; its value is text, a tick, lines of text, or several of its choices. */
@@ -55,9 +56,10 @@ export function EditSheet<View>(props: Props<View>) {
   const [theirs, setTheirs] = useState<{ values: Values; version: number } | null>(null);
   const [chosen, setChosen] = useState<Record<string, 'mine' | 'theirs'>>({});
   const [busy, setBusy] = useState(false);
+  const [inDoubt, setInDoubt] = useState(false);
   const [restored, setRestored] = useState(false);
   const [draft] = useState(() => (draftName ? draftKeeper(draftName) : null));
-  const key = useRef<{ content: string; key: string } | null>(null);
+  const [press] = useState(pressSender);
   const touched = useRef(false);
 
   useEffect(() => {
@@ -88,11 +90,8 @@ export function EditSheet<View>(props: Props<View>) {
       return setRefusal({ status: 400, title: 'Some of it cannot be used as typed.', fields: unread });
     setBusy(true);
     const body = { ...(props.body ? props.body(sent) : sent), ...(version === undefined ? {} : { version }) };
-    const content = JSON.stringify(body);
-    // After a lost answer the same press goes under the same key: it is done once.
-    if (key.current?.content !== content) key.current = { content, key: crypto.randomUUID() };
     await draft?.settle();
-    const answer = await send<View>('POST', url, { ...body, key: key.current.key });
+    const answer = await press<View>(url, body, setInDoubt);
     setBusy(false);
     if (answer.ok) {
       await draft?.drop();
@@ -196,7 +195,13 @@ export function EditSheet<View>(props: Props<View>) {
         )}
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           <Button type="submit" variant="contained" disabled={busy}>
-            {busy ? 'Saving …' : theirs ? 'Save both together' : (props.saveLabel ?? 'Save')}
+            {inDoubt
+              ? 'Asking whether it was saved …'
+              : busy
+                ? 'Saving …'
+                : theirs
+                  ? 'Save both together'
+                  : (props.saveLabel ?? 'Save')}
           </Button>
           <Button onClick={onClose}>{draft ? 'Close, keep what is typed' : 'Close'}</Button>
         </Box>

@@ -5,6 +5,8 @@ export interface Refusal {
   fields: { field: string; message: string }[];
   current?: unknown;
   openJob?: number;
+  /** Nobody knows whether it was done. */
+  unknown?: boolean;
 }
 
 /** Sends one photograph; the answer is its number. */
@@ -35,7 +37,7 @@ async function answered<T>(ask: () => Promise<Response>): Promise<Posted<T>> {
   try {
     response = await ask();
   } catch {
-    const title = 'The server does not answer. Not saved; what you typed is still here. Try again.';
+    const title = 'The server does not answer. What you typed is still here. Try again.';
     return { ok: false, refusal: { status: 0, title, fields: [] } };
   }
   const text = await response.text();

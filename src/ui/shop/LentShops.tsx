@@ -10,7 +10,8 @@ import { useRef, useState } from 'react';
 import type { LearningView } from '@/shop/learning/dto';
 import { dayAt } from '../parts/instants';
 import { Notice } from '../parts/Notice';
-import { send, type Refusal } from '../parts/post';
+import type { Refusal } from '../parts/post';
+import { sendOnce } from '../parts/sendOnce';
 import { Reading } from '../parts/Reading';
 
 const WEIGHTS = [
@@ -28,7 +29,7 @@ export function LentShops({ lent, zone }: { lent: LearningView['lent']; zone: st
   const [busy, setBusy] = useState(false);
   const act = async (url: string, body: object) => {
     setBusy(true);
-    const sent = await send('POST', url, { key: crypto.randomUUID(), ...body });
+    const sent = await sendOnce(url, { key: crypto.randomUUID(), ...body });
     setBusy(false);
     setRefusal(sent.ok ? null : sent.refusal);
     router.refresh();

@@ -9,7 +9,7 @@ import type { PersonView } from '@/shop/people/dto';
 import { EditSheet, type EditField } from '../parts/EditSheet';
 import { instantAt } from '../parts/instants';
 import { Notice } from '../parts/Notice';
-import { send } from '../parts/post';
+import { sendOnce } from '../parts/sendOnce';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
 
@@ -43,7 +43,7 @@ export function PeopleScreen({ people, zone }: { people: PersonView[]; zone: str
     router.refresh();
   };
   const end = async (person: PersonView, session?: number) => {
-    const sent = await send('POST', `/api/v1/people/${person.id}/end-session`, {
+    const sent = await sendOnce(`/api/v1/people/${person.id}/end-session`, {
       key: crypto.randomUUID(),
       version: person.version,
       ...(session ? { session } : {}),

@@ -140,7 +140,9 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
               sx={{ flex: '1 1 160px' }}
             />
             <Button type="submit" variant="contained" disabled={form.busy} sx={{ minWidth: 220 }}>
-              {form.busy ? (
+              {form.inDoubt ? (
+                'Asking whether it is in …'
+              ) : form.busy ? (
                 'Taking in …'
               ) : (
                 <>

@@ -7,7 +7,8 @@ import type { Visit } from '@/shop/jobView/dto';
 import type { MachineListView } from '@/shop/machines/dto';
 import { TakeInDto } from '@/shop/takeIn/dto';
 import { draftKeeper } from '../parts/draftKeeper';
-import { send, type Refusal } from '../parts/post';
+import type { Refusal } from '../parts/post';
+import { pressSender } from '../parts/sendOnce';
 import { readNumber } from '../parts/readNumber';
 
 export interface ModelChoice {
@@ -103,6 +104,9 @@ export const EMPTY: TakeInValues = {
   promisedOn: '',
 };
 
+/** The key is chosen when it is sent; the form is judged without it. */
+const ANY_KEY = '00000000-0000-4000-8000-000000000000';
+
 /** Where the server names a field otherwise than the form does. */
 const FIELDS: Partial<Record<keyof TakeInValues, string>> = {
   machine: 'machineId',
@@ -139,9 +143,10 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
+  const [inDoubt, setInDoubt] = useState(false);
   const [restored, setRestored] = useState(false);
   const [asked, setAsked] = useState(0);
-  const key = useRef<{ content: string; key: string } | null>(null);
+  const [press] = useState(pressSender);
   const [draft] = useState(() => draftKeeper('take-in'));
   const touched = useRef(false);
   const latest = useRef(initial);
@@ -182,6 +187,8 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
   return {
     values,
     busy,
+    /** The answer was lost, and the server is being asked whether the machine is in. */
+    inDoubt,
     refusal,
     /** How often something was left to answer: each time its place is shown. */
     asked,
@@ -203,16 +210,12 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
       if (busy) return;
       setRefusal(null);
       const body = toBody(values);
-      const content = JSON.stringify(body);
-      // Pressed twice, or again after a lost answer: the same key, one job.
-      if (key.current?.content !== content) key.current = { content, key: crypto.randomUUID() };
-      const dto = { ...body, key: key.current.key };
-      const found = missing(values, await validate(plainToInstance(TakeInDto, dto)));
+      const found = missing(values, await validate(plainToInstance(TakeInDto, { ...body, key: ANY_KEY })));
       setProblems(found);
       if (Object.keys(found).length > 0) return setAsked((n) => n + 1);
       setBusy(true);
       await draft.settle();
-      const sent = await send<{ job: number; tag: string }>('POST', '/api/v1/jobs', dto);
+      const sent = await press<{ job: number; tag: string }>('/api/v1/jobs', body, setInDoubt);
       if (sent.ok) {
         await draft.drop();
         onDone(sent.value.job, sent.value.tag);
