@@ -23,7 +23,7 @@ const config = {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!tinyqueue|stemmer|@tanstack|react-hotkeys-hook)'],
+  transformIgnorePatterns: ['/node_modules/(?!tinyqueue|stemmer|p-limit|yocto-queue|@tanstack|react-hotkeys-hook)'],
   testTimeout: 30000,
 };
 

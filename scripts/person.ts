@@ -2,7 +2,7 @@ import { createInterface } from 'node:readline/promises';
 import { Writable } from 'node:stream';
 import { database } from '../src/data/database';
 import { insertPerson, type PersonRow } from '../src/data/people';
-import { hashPassphrase } from '../src/shop/access/signIn';
+import { hashPassphrase } from '../src/shop/access/passphrases';
 
 const [signIn, name, role] = process.argv.slice(2);
 const roles = ['owner', 'technician', 'counter'];

@@ -1,3 +1,4 @@
+import { BlockList, isIP } from 'node:net';
 import { availableParallelism } from 'node:os';
 
 /** What this process is told from outside: the only place where the environment is read. */
@@ -59,9 +60,34 @@ export function listenAt(env: Given = process.env): { host: string; port: number
   return { host: env.HOST ?? '127.0.0.1', port };
 }
 
+/**
+ * Proxies whose word is taken for where a request comes from: addresses and ranges, such as `10.0.0.5, 10.1.0.0/16`. Nobody's
+ * without GRITKEEPER_PROXIES.
+ * @throws Error for what is neither
+ */
+export function trustedProxies(env: Given = process.env): BlockList {
+  const list = new BlockList();
+  for (const item of (env.GRITKEEPER_PROXIES ?? '')
+    .split(',')
+    .map((part) => part.trim())
+    .filter(Boolean)) {
+    const [address = '', bits] = item.split('/');
+    const family = isIP(address) === 6 ? 'ipv6' : 'ipv4';
+    const most = family === 'ipv6' ? 128 : 32;
+    if (
+      isIP(address) === 0 ||
+      (bits !== undefined && !(Number.isInteger(Number(bits)) && Number(bits) >= 0 && Number(bits) <= most))
+    )
+      throw new Error(`GRITKEEPER_PROXIES: ${item.slice(0, 60)} is neither an address nor a range such as 10.0.0.0/8.`);
+    if (bits === undefined) list.addAddress(address, family);
+    else list.addSubnet(address, Number(bits), family);
+  }
+  return list;
+}
+
 /** @throws Error that names everything that is wrong, so that a server does not start on it */
 export function checkEnvironment(env: Given = process.env): void {
-  const problems = [databaseUrl, shopSecret, logLevel, finderThreads, listenAt].flatMap((read) => {
+  const problems = [databaseUrl, shopSecret, logLevel, finderThreads, listenAt, trustedProxies].flatMap((read) => {
     try {
       read(env);
       return [];

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { NextRequest } from 'next/server';
-import { insertApiToken } from '@/data/people';
+import { insertApiToken } from '@/data/tokens';
 import { PERSON_HEADER, SESSION_COOKIE } from './shop/access/guard';
 import { newToken, tokenHash, unseal } from './shop/access/secrets';
 import { signIn } from './shop/access/signIn';

@@ -27,16 +27,19 @@ export async function proxy(request: NextRequest): Promise<Response> {
     });
   } catch (err) {
     log.error({ requestId, err, path: pathname }, 'guard failed');
-    return secured(databaseAway(request, requestId, nonce), policy, requestId);
+    return secured(databaseAway(request, requestId, nonce), policy, requestId, isTls(request));
   }
   if ('refuse' in verdict) {
     const wantsPage = request.method === 'GET' && !pathname.startsWith('/api/');
     const response = wantsPage
       ? NextResponse.redirect(
-          new URL(`/sign-in${pathname === '/' ? '' : `?next=${encodeURIComponent(pathname + search)}`}`, here(request)),
+          new URL(
+            `/${verdict.refuse === 423 ? 'locked' : 'sign-in'}${pathname === '/' ? '' : `?next=${encodeURIComponent(pathname + search)}`}`,
+            here(request),
+          ),
         )
       : problemDocument(verdict.refuse, verdict.because);
-    return secured(response, policy, requestId);
+    return secured(response, policy, requestId, isTls(request));
   }
   const headers = new Headers(request.headers);
   headers.delete(PERSON_HEADER);
@@ -44,8 +47,11 @@ export async function proxy(request: NextRequest): Promise<Response> {
   headers.set('x-request-id', requestId);
   headers.set('x-nonce', nonce);
   headers.set('content-security-policy', policy);
-  return secured(NextResponse.next({ request: { headers } }), policy, requestId);
+  return secured(NextResponse.next({ request: { headers } }), policy, requestId, isTls(request));
 }
+
+/** Told by a proxy that the door trusts; nobody else’s word is left in the headers by then. */
+const isTls = (request: NextRequest) => request.headers.get('x-forwarded-proto') === 'https';
 
 /** The address that the browser used: behind the server's own host name it would be another origin. */
 function here(request: NextRequest): string {
@@ -82,7 +88,9 @@ function contentSecurityPolicy(nonce: string): string {
   ].join('; ');
 }
 
-function secured(response: Response, policy: string, requestId: string): Response {
+const HSTS = 'max-age=31536000; includeSubDomains';
+
+function secured(response: Response, policy: string, requestId: string, tls = false): Response {
   const { headers } = response;
   headers.set('content-security-policy', policy);
   headers.set('x-content-type-options', 'nosniff');
@@ -90,5 +98,6 @@ function secured(response: Response, policy: string, requestId: string): Respons
   headers.set('permissions-policy', 'camera=(self), geolocation=(), microphone=()');
   headers.set('cross-origin-opener-policy', 'same-origin');
   headers.set('x-request-id', requestId);
+  if (tls) headers.set('strict-transport-security', HSTS);
   return response;
 }

@@ -1,9 +1,11 @@
 import { PERSON_HEADER } from '@/shop/access/guard';
 import type { Person } from '@/shop/access/person';
 import { unseal } from '@/shop/access/secrets';
+import { tellDoor } from '@/shop/access/tellDoor';
 import { faultOf } from '@/shop/health/fault';
 import { ProblemError } from '@/shop/problem';
 import { asWork } from '@/shop/work/work';
+import { addressOf } from './addressOf';
 import { log } from './log';
 
 type Handler<C> = (request: Request, context: C) => Promise<Response>;
@@ -31,6 +33,7 @@ export function answer<C>(handler: Handler<C>): Handler<C> {
       return response;
     } catch (error) {
       if (error instanceof ProblemError) {
+        if (error.status === 403) await tellRefused(request);
         // Of what was wrong only where: names of fields are ours, what stood in them is not.
         const fields = error.fields.slice(0, 10).map((f) => f.field.replace(/[^\w.[\]-]/g, '?').slice(0, 60));
         log.info({ ...line(), status: error.status, fields, problems: error.fields.length }, 'refused');
@@ -50,6 +53,15 @@ export function answer<C>(handler: Handler<C>): Handler<C> {
       );
     }
   };
+}
+
+/** What somebody asked for whose role does not allow it stands in the book of the door; that book never stands in the way. */
+async function tellRefused(request: Request): Promise<void> {
+  const person = unseal<Person>(request.headers.get(PERSON_HEADER));
+  const detail = new URL(request.url).pathname.replace('/api/v1/', '').replace(/\d+/g, '…').slice(0, 200);
+  await tellDoor({ what: 'not-allowed', personId: person?.id ?? null, address: addressOf(request), detail }).catch(
+    (err: unknown) => log.warn({ err }, 'a refusal could not be written down'),
+  );
 }
 
 function problemResponse(error: ProblemError): Response {

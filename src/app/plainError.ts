@@ -17,8 +17,8 @@ export interface PlainError {
  * program it was.
  */
 export function plainError(error: unknown): PlainError {
-  if (!(error instanceof Error)) return { type: typeof error, message: 'no error was thrown', stack: '' };
-  const { code, table, constraint } = error as Error & Record<string, unknown>;
+  if (!isError(error)) return { type: typeof error, message: 'no error was thrown', stack: '' };
+  const { code, table, constraint } = error;
   const isOfDatabase = 'severity' in error || 'routine' in error;
   const frames = (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));
   return {
@@ -29,6 +29,11 @@ export function plainError(error: unknown): PlainError {
     ...(typeof table === 'string' ? { table } : {}),
     ...(typeof constraint === 'string' ? { constraint } : {}),
   };
+}
+
+/** By its looks: an error of another world (a thread, a test) is one too. */
+function isError(error: unknown): error is Error & Record<string, unknown> {
+  return typeof error === 'object' && error !== null && 'stack' in error && 'message' in error;
 }
 
 function firstLine(message: string): string {

@@ -47,6 +47,8 @@ export function connect(url: string, more: { max?: number; patient?: boolean } =
     acquireConnectionTimeout: PATIENCE_MS.pool,
     // A failed statement must not carry what it was given into a log.
     compileSqlOnError: false,
+    // What it would say past our log is thrown as well, and logged there.
+    log: { warn() {}, error() {}, debug() {}, deprecate() {} },
   });
 }
 

@@ -77,6 +77,24 @@ export async function endSessions(db: Db, personId: number, id?: number): Promis
   return query.delete();
 }
 
+/** Locks the screen of a session, or unlocks it. */
+export async function lockSession(db: Db, personId: number, id: number, locked: boolean): Promise<void> {
+  await db('session')
+    .where({ id, person_id: personId })
+    .update({ locked_at: locked ? db.raw('coalesce(locked_at, now())') : null });
+}
+
+export async function personById(db: Db, id: number): Promise<PersonRow | undefined> {
+  return db('person').where({ id }).first();
+}
+
+/** Ends all sessions of a person but one. */
+export async function endOtherSessions(db: Db, personId: number, but: number | undefined): Promise<number> {
+  const query = db('session').where({ person_id: personId });
+  if (but !== undefined) query.whereNot({ id: but });
+  return query.delete();
+}
+
 /** Marks a session as used. */
 export async function touchSession(db: Db, tokenHash: Buffer): Promise<void> {
   await db('session').where({ token_hash: tokenHash }).update({ last_seen_at: db.fn.now() });
@@ -88,30 +106,23 @@ export type SessionPerson = Pick<PersonRow, 'id' | 'name' | 'role'>;
 export async function personBySession(
   db: Db,
   tokenHash: Buffer,
-): Promise<{ person: SessionPerson; unseenForAMinute: boolean } | undefined> {
+): Promise<{ person: SessionPerson; session: number; locked: boolean; unseenForAMinute: boolean } | undefined> {
   const row = await db('session')
     .join('person', 'person.id', 'session.person_id')
     .where('session.token_hash', tokenHash)
     .whereNull('person.locked_at')
     .where('session.expires_at', '>', db.fn.now())
-    .first<SessionPerson & { unseen: boolean }>(
+    .first<(SessionPerson & { unseen: boolean; session: number; locked: boolean }) | undefined>(
       'person.id',
       'person.name',
       'person.role',
+      { session: 'session.id' },
+      db.raw(`session.locked_at is not null as locked`),
       db.raw(`session.last_seen_at < now() - interval '1 minute' as unseen`),
     );
   if (!row) return undefined;
-  const { unseen, ...person } = row;
-  return { person, unseenForAMinute: unseen };
-}
-
-export async function personByApiToken(db: Db, tokenHash: Buffer): Promise<SessionPerson | undefined> {
-  return db('api_token')
-    .join('person', 'person.id', 'api_token.person_id')
-    .where('api_token.token_hash', tokenHash)
-    .whereNull('api_token.revoked_at')
-    .whereNull('person.locked_at')
-    .first('person.id', 'person.name', 'person.role');
+  const { unseen, session, locked, ...person } = row;
+  return { person, session, locked, unseenForAMinute: unseen };
 }
 
 /** Opens a session that ends after so many days, by the database's own time. */
@@ -126,24 +137,4 @@ export async function insertSession(db: Db, personId: number, tokenHash: Buffer,
 
 export async function deleteSession(db: Db, tokenHash: Buffer): Promise<void> {
   await db('session').where({ token_hash: tokenHash }).delete();
-}
-
-export async function insertApiToken(db: Db, personId: number, label: string, tokenHash: Buffer): Promise<void> {
-  await db('api_token').insert({ person_id: personId, label, token_hash: tokenHash });
-}
-
-export async function insertFailedSignIn(db: Db, signIn: string, address: string): Promise<void> {
-  await db('failed_sign_in').insert({ sign_in: signIn.toLowerCase(), address });
-}
-
-/** Failed sign-ins of the last `minutes`, for this name and from this address. */
-export async function failedSignIns(db: Db, signIn: string, address: string, minutes: number) {
-  const since = db.raw(`now() - ? * interval '1 minute'`, [minutes]);
-  const [byName] = await db('failed_sign_in').where({ sign_in: signIn.toLowerCase() }).where('at', '>', since).count();
-  const [byAddress] = await db('failed_sign_in').where({ address }).where('at', '>', since).count();
-  return { byName: Number(byName!.count), byAddress: Number(byAddress!.count) };
-}
-
-export async function clearFailedSignIns(db: Db, signIn: string): Promise<void> {
-  await db('failed_sign_in').where({ sign_in: signIn.toLowerCase() }).delete();
 }

@@ -12,6 +12,8 @@ export interface ShopRow {
   comeback_minutes: number;
   /** What an hour of the bench costs, in minor units; null when it was not said. */
   labour_minor: number | null;
+  /** After how many quiet minutes a screen locks itself; null for never. */
+  lock_minutes: number | null;
   version: number;
 }
 
@@ -25,6 +27,7 @@ const DEFAULTS: ShopRow = {
   units: 'metric',
   comeback_minutes: 90,
   labour_minor: null,
+  lock_minutes: null,
   version: 1,
 };
 
@@ -38,6 +41,7 @@ const COLUMNS = [
   'units',
   'comeback_minutes',
   'labour_minor',
+  'lock_minutes',
   'version',
 ] as const;
 

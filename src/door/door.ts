@@ -1,7 +1,8 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import next from 'next';
-import { checkEnvironment, listenAt } from '../environment';
+import { checkEnvironment, listenAt, trustedProxies } from '../environment';
 import { closing } from '../shop/live/closing';
+import { originOf } from './forwarded';
 import { refusedAtDoor, type Refusal } from './atTheDoor';
 
 /** Told to whoever keeps the server running: nothing is gained by starting again on this. */
@@ -24,6 +25,7 @@ try {
   process.exit(WRONG_ENVIRONMENT);
 }
 const { host, port } = listenAt();
+const proxies = trustedProxies();
 const app = next({ dev: false, dir: process.cwd(), hostname: host, port });
 await app.prepare();
 const handle = app.getRequestHandler();
@@ -38,8 +40,22 @@ function receive(request: IncomingMessage, response: ServerResponse, asksFirst: 
     carriesKey: Boolean(request.headers.authorization ?? request.headers.cookie?.includes('gk_session=')),
   });
   if (refusal) return turnAway(request, response, refusal);
+  tellOrigin(request);
   if (asksFirst) response.writeContinue();
   void handle(request, response);
+}
+
+const SAID = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'x-forwarded-port', 'x-real-ip'];
+
+/** What stands behind the door reads these headers and need not ask who wrote them. */
+function tellOrigin(request: IncomingMessage): void {
+  const { headers } = request;
+  const { address, host, scheme } = originOf(headers, request.socket.remoteAddress ?? '', proxies);
+  for (const name of SAID) delete headers[name];
+  headers.host = host;
+  headers['x-forwarded-for'] = address;
+  headers['x-forwarded-host'] = host;
+  headers['x-forwarded-proto'] = scheme;
 }
 
 const server = createServer({ maxHeaderSize: LARGEST_HEADERS_BYTES }, (request, response) =>

@@ -4,7 +4,8 @@ import { insertPerson, insertSession, personBySession } from '@/data/people';
 import { openTestShop } from './testShop.fixture';
 import type { Person } from './access/person';
 import { newToken, tokenHash } from './access/secrets';
-import { hashPassphrase, signIn } from './access/signIn';
+import { hashPassphrase } from './access/passphrases';
+import { signIn } from './access/signIn';
 import { amendMachine, changeOwner, mergeMachines } from './amendMachine/amendMachine';
 import type { AmendMachineDto } from './amendMachine/dto';
 import { readAudit } from './audit/audit';
@@ -142,6 +143,7 @@ describe('a machine’s card', () => {
     expect(after.jobs.map((j) => j.id).sort()).toEqual([kept.job, double.job].sort());
     expect((await machineCard(double.tag)).mergedInto).toBe(kept.tag);
     expect(await scanned(double.tag)).toBe(`/jobs/${kept.job}`);
+    // Taken in by its old card it is the kept machine, which is here already.
     await expect(
       takeIn(owner, {
         ...newJobDto(0, ['squeal']),
@@ -149,7 +151,7 @@ describe('a machine’s card', () => {
         newCustomer: undefined!,
         machineId: (await machineCard(double.tag)).id,
       }),
-    ).rejects.toMatchObject({ status: 400 });
+    ).rejects.toMatchObject({ status: 409, extra: { openJob: kept.job } });
     // The audit of the one tells of the other as well.
     const { rows } = await readAudit(owner, { machine: after.id });
     expect(rows.some((r) => r.rowOf === 'machine' && r.changes.some((c) => c.field === 'merged_into'))).toBe(true);

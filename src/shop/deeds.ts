@@ -15,6 +15,17 @@ import { handBack } from './handBack/handBack';
 import { keepGauge, takeBackGauge } from './keepGauge/keepGauge';
 import { lendIn, readLearning, weighLent } from './learning/learning';
 import { addModel, amendModel, mergeModels } from './models/models';
+import {
+  beginFactor,
+  changeOwnPassphrase,
+  confirmFactor,
+  dropFactor,
+  endOwnSession,
+  lockScreen,
+  makeToken,
+  revokeToken,
+  unlockScreen,
+} from './me/me';
 import { markRepaired } from './markRepaired/markRepaired';
 import { moveJob } from './moveJob/moveJob';
 import { moveStage } from './moveStage/moveStage';
@@ -81,6 +92,15 @@ export const shopDeeds = {
   shop: amendShop,
   learning: lendIn,
   'gauges/usual': keepUsual,
+  'me/passphrase': changeOwnPassphrase,
+  'me/end-session': endOwnSession,
+  'me/begin-factor': beginFactor,
+  'me/confirm-factor': confirmFactor,
+  'me/drop-factor': dropFactor,
+  'me/make-token': makeToken,
+  'me/revoke-token': revokeToken,
+  'me/lock': lockScreen,
+  'me/unlock': unlockScreen,
 } as const satisfies Record<string, AnyShopDeed>;
 
 /** Every right that a role gives, deeds and looks alike. */

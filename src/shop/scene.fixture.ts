@@ -5,7 +5,7 @@ import { insertShop } from '@/data/shopSettings';
 import { insertPartSizes } from '@/data/gauges';
 import { shippedParts } from '@/knowledge/parts';
 import type { Person } from './access/person';
-import { hashPassphrase } from './access/signIn';
+import { hashPassphrase } from './access/passphrases';
 import { markRepaired } from './markRepaired/markRepaired';
 import { moveStage } from './moveStage/moveStage';
 import { readJob } from './odds/readJob';

@@ -1,8 +1,14 @@
 import type { ReactNode } from 'react';
 import { currentPerson } from '@/app/person';
+import { shopOf } from '@/shop/shopBook/shopBook';
 import { Shell } from '@/ui/shell/Shell';
 
 export default async function ShopLayout({ children }: { children: ReactNode }) {
   const person = await currentPerson();
-  return <Shell person={person}>{children}</Shell>;
+  const { lockMinutes } = await shopOf();
+  return (
+    <Shell person={person} lockMinutes={lockMinutes}>
+      {children}
+    </Shell>
+  );
 }

@@ -11,6 +11,7 @@ import { up as signs } from './009_signs';
 import { up as economy } from './010_economy';
 import { up as stepsLeft } from './011_steps';
 import { up as doors } from './012_doors';
+import { up as keys } from './013_keys';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -26,6 +27,7 @@ export const steps: Record<string, string> = {
   '010_economy': economy,
   '011_steps': stepsLeft,
   '012_doors': doors,
+  '013_keys': keys,
 };
 
 /** Migrations as a static map: no files are read when they run. */

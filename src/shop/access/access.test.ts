@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { insertApiToken } from '@/data/people';
+import { insertApiToken } from '@/data/tokens';
 import { openTestShop } from '../testShop.fixture';
 import { ProblemError } from '../problem';
 import { furnishShop, PASSPHRASE } from '../scene.fixture';

@@ -3,4 +3,6 @@ export interface Person {
   id: number;
   name: string;
   role: 'owner' | 'technician' | 'counter';
+  /** The session they came in with; none with a token. */
+  session?: number;
 }

@@ -11,6 +11,11 @@ export function newToken(): string {
   return randomBytes(32).toString('base64url');
 }
 
+/** A token that the same press makes again: an answer that is lost loses no token, and none is kept in clear. */
+export function tokenOfPress(personId: number, key: string): string {
+  return createHmac('sha256', shopSecret()).update(`token-of-press:${personId}:${key}`).digest('base64url');
+}
+
 function sign(text: string): string {
   return createHmac('sha256', shopSecret()).update(`person:${text}`).digest('base64url');
 }

@@ -41,6 +41,11 @@ export class ResetPassphraseDto extends JobDeedDto {
   @IsString()
   @Length(12, 200, { message: 'A passphrase has 12 characters or more.' })
   passphrase!: string;
+
+  /** Their authenticator is lost, and the recovery codes with it. */
+  @IsOptional()
+  @IsBoolean()
+  dropFactor?: boolean;
 }
 
 export class EndSessionDto extends JobDeedDto {

@@ -10,9 +10,12 @@ import {
   updatePerson,
   type PersonRow,
 } from '@/data/people';
+import { insertDoorEvent } from '@/data/doorEvents';
+import { dropSecondFactor, forgetBrowsers } from '@/data/doorKeys';
+import { revokeTokens } from '@/data/tokens';
 import type { Person } from '../access/person';
 import { allow, owner } from '../access/roles';
-import { hashPassphrase } from '../access/signIn';
+import { hashPassphrase } from '../access/passphrases';
 import { deedOn, once, onVersion, shopDeed } from '../deed/deed';
 import { refuseIf } from '../problem';
 import { AddPersonDto, AmendPersonDto, EndSessionDto, ResetPassphraseDto, type PersonView } from './dto';
@@ -81,7 +84,16 @@ export const amendPerson = deedOn(
         role: dto.role,
         locked_at: dto.locked ? (row.locked_at ?? new Date()) : null,
       });
-      if (dto.locked) await endSessions(db, id);
+      if (dto.locked) {
+        await endSessions(db, id);
+        await revokeTokens(db, id);
+      }
+      if (dto.role !== row.role || dto.locked !== (row.locked_at !== null))
+        await insertDoorEvent(db, {
+          what: 'role-changed',
+          personId: id,
+          detail: `${dto.role}${dto.locked ? ', locked' : ''} by ${person.name}`,
+        });
     }),
 );
 
@@ -90,7 +102,7 @@ export const resetPassphrase = deedOn(
   {
     name: 'reset-passphrase',
     roles: owner,
-    summary: 'Set a new passphrase, end all sessions',
+    summary: 'Set a new passphrase, end all sessions and tokens',
     dto: ResetPassphraseDto,
   },
   async (person, id: number, dto) => {
@@ -98,6 +110,14 @@ export const resetPassphrase = deedOn(
     return onVersion(person, 'reset-passphrase', dto, subject(id), async (db) => {
       await updatePerson(db, id, { passphrase_hash });
       await endSessions(db, id);
+      await revokeTokens(db, id);
+      await forgetBrowsers(db, id);
+      const dropped = dto.dropFactor === true && (await dropSecondFactor(db, id));
+      await insertDoorEvent(db, {
+        what: 'passphrase-reset',
+        personId: id,
+        detail: `by ${person.name}${dropped ? ', second factor dropped' : ''}`,
+      });
     });
   },
 );

@@ -39,6 +39,13 @@ export class AmendShopDto extends JobDeedDto {
   @Min(1, { message: 'More than nothing.' })
   @Max(100_000_000, { message: 'Less than a million.' })
   labourMinor?: number | null;
+
+  /** After how many quiet minutes a screen locks itself; null for never, as it was when absent. */
+  @IsOptional()
+  @IsInt({ message: '1 to 240 minutes.' })
+  @Min(1, { message: '1 to 240 minutes.' })
+  @Max(240, { message: '1 to 240 minutes.' })
+  lockMinutes?: number | null;
 }
 
 export interface ShopView {
@@ -52,4 +59,5 @@ export interface ShopView {
   units: 'metric' | 'inch';
   comebackMinutes: number;
   labourMinor: number | null;
+  lockMinutes: number | null;
 }

@@ -23,6 +23,7 @@ async function view(db: Db): Promise<ShopView> {
     units: s.units,
     comebackMinutes: s.comeback_minutes,
     labourMinor: s.labour_minor,
+    lockMinutes: s.lock_minutes,
   };
 }
 
@@ -32,7 +33,7 @@ export const amendShop = shopDeed(
   (person, dto): Promise<ShopView> =>
     onVersion(person, 'amend-shop', dto, { id: 1, what: 'The shop', lock: lockShop, view }, async (db) => {
       refuseIf(IANAZone.isValidZone(dto.zone) ? [] : [{ field: 'zone', message: 'A time zone, such as Europe/Oslo.' }]);
-      const { name, zone, mainsV, paper, benches, units, comebackMinutes, labourMinor } = dto;
+      const { name, zone, mainsV, paper, benches, units, comebackMinutes, labourMinor, lockMinutes } = dto;
       await updateShop(db, {
         name: name.trim(),
         zone,
@@ -42,6 +43,7 @@ export const amendShop = shopDeed(
         units,
         ...(comebackMinutes === undefined ? {} : { comeback_minutes: comebackMinutes }),
         ...(labourMinor === undefined ? {} : { labour_minor: labourMinor }),
+        ...(lockMinutes === undefined ? {} : { lock_minutes: lockMinutes }),
       });
     }),
 );

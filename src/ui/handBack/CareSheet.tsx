@@ -9,7 +9,7 @@ import type { CareSheetView } from '@/shop/careSheet/dto';
 import { complaintLabel } from '../job/labels';
 import { dayAt } from '../parts/instants';
 import { Reading } from '../parts/Reading';
-import { Mark } from '../shell/Mark';
+import { Mark } from '../parts/Mark';
 import { fonts } from '../theme/palette';
 
 /** The sheet for the owner, on one page of paper. */

@@ -11,13 +11,14 @@ import { useColorScheme } from '@mui/material/styles';
 import { usePathname, useRouter } from 'next/navigation';
 import { useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { ScreenLock } from '../lock/ScreenLock';
 import { leaveDrafts } from '../parts/draftKeeper';
 import { Key } from '../parts/Key';
 import { send } from '../parts/post';
 import { Scanner } from '../parts/Scanner';
 import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
-import { Mark } from './Mark';
+import { Mark } from '../parts/Mark';
 
 const PLACES = [
   { href: '/', label: 'Bench', key: 'g>b' },
@@ -35,7 +36,16 @@ const THUMB_PX = 54;
  * The frame of every screen: name plate, places, one search, who is here. On a phone one slim bar: the places lie at the
  * thumb below, search and the rest one touch away.
  */
-export function Shell({ person, children }: { person: { id: number; name: string }; children: ReactNode }) {
+export function Shell({
+  person,
+  lockMinutes,
+  children,
+}: {
+  person: { id: number; name: string };
+  /** After how many quiet minutes the screen locks itself; null for never. */
+  lockMinutes: number | null;
+  children: ReactNode;
+}) {
   const [unfolded, setUnfolded] = useState<'search' | 'more' | null>(null);
   const search = useRef<HTMLInputElement>(null);
   const fold = (what: 'search' | 'more') => {
@@ -46,6 +56,7 @@ export function Shell({ person, children }: { person: { id: number; name: string
   return (
     <>
       <Scanner />
+      {lockMinutes !== null && <ScreenLock minutes={lockMinutes} name={person.name} />}
       <Link
         href="#work"
         sx={{
@@ -112,9 +123,15 @@ export function Shell({ person, children }: { person: { id: number; name: string
           }}
         >
           <LampSwitch />
-          <Box component="span" sx={{ fontFamily: fonts.label, px: 1 }}>
+          <Link
+            component={NextLink}
+            href="/me"
+            color="inherit"
+            title="Your passphrase, sessions and tokens"
+            sx={{ fontFamily: fonts.label, px: 1, py: 1 }}
+          >
             {person.name}
-          </Box>
+          </Link>
           <Button
             size="small"
             variant="text"

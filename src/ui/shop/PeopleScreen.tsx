@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { PersonView } from '@/shop/people/dto';
+import { deviceWords } from '../parts/deviceWords';
 import { EditSheet, type EditField } from '../parts/EditSheet';
 import { instantAt } from '../parts/instants';
 import { Notice } from '../parts/Notice';
@@ -152,9 +153,12 @@ export function PeopleScreen({ people, zone }: { people: PersonView[]; zone: str
       {doing?.what === 'reset' && (
         <EditSheet<PersonView>
           title={`New passphrase for ${doing.person.name}`}
-          saveLabel="Set it, end all sessions"
-          fields={[SECRET]}
-          values={{ passphrase: '' }}
+          saveLabel="Set it, end all sessions and tokens"
+          fields={[
+            SECRET,
+            { name: 'dropFactor', label: 'Their authenticator is lost: drop the second factor', sort: 'tick' },
+          ]}
+          values={{ passphrase: '', dropFactor: false }}
           version={doing.person.version}
           url={`/api/v1/people/${doing.person.id}/reset-passphrase`}
           onDone={done}
@@ -166,10 +170,3 @@ export function PeopleScreen({ people, zone }: { people: PersonView[]; zone: str
 }
 
 const personValues = (p: PersonView) => ({ name: p.name, role: p.role, locked: p.locked });
-
-/** What sort of device a session is on, without naming anybody's product. */
-function deviceWords(agent: string): string {
-  if (/mobile|android|iphone/i.test(agent)) return 'a phone';
-  if (/ipad|tablet/i.test(agent)) return 'a tablet';
-  return agent === '' ? 'a device' : 'a computer';
-}

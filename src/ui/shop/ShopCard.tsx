@@ -20,6 +20,7 @@ const values = (s: ShopView) => ({
   units: s.units,
   comebackMinutes: String(s.comebackMinutes),
   labour: s.labourMinor === null ? '' : (s.labourMinor / 100).toFixed(2),
+  lockMinutes: s.lockMinutes === null ? '' : String(s.lockMinutes),
 });
 
 const money = (minor: number, currency: string) =>
@@ -39,6 +40,7 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
     ['Units', shop.units === 'inch' ? 'Inch' : 'Metric'],
     ['A comeback costs', `${shop.comebackMinutes} minutes`],
     ['An hour costs', shop.labourMinor === null ? 'not said' : money(shop.labourMinor, shop.currency)],
+    ['A screen locks itself', shop.lockMinutes === null ? 'never' : `after ${shop.lockMinutes} quiet minutes`],
   ];
   return (
     <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 560 }}>
@@ -102,17 +104,25 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
               help: 'so that parts on suspicion are weighed by their price; may stay empty',
               span: 3,
             },
+            {
+              name: 'lockMinutes',
+              label: 'A screen locks itself after, minutes',
+              sort: 'number',
+              help: 'of quiet; empty for never. What is typed stays.',
+              span: 3,
+            },
           ]}
           values={values(shop)}
           version={shop.version}
           url="/api/v1/shop"
           draft="shop"
-          body={({ labour, ...v }) => ({
+          body={({ labour, lockMinutes, ...v }) => ({
             ...v,
             mainsV: Number(v.mainsV),
             benches: Number(v.benches),
             comebackMinutes: Number(v.comebackMinutes),
             labourMinor: labour === '' || labour === null ? null : Math.round(Number(labour) * 100),
+            lockMinutes: lockMinutes === '' || lockMinutes === null ? null : Number(lockMinutes),
           })}
           current={(s) => ({ values: values(s as ShopView), version: (s as ShopView).version })}
           onDone={() => {

@@ -13,6 +13,7 @@ const PLACES = [
   { href: '/shop/people', label: 'People' },
   { href: '/shop/learning', label: 'Finder' },
   { href: '/shop/audit', label: 'Audit' },
+  { href: '/shop/doors', label: 'Door' },
   { href: '/shop/data', label: 'In and out' },
   { href: '/shop/settings', label: 'Settings' },
 ] as const;

@@ -10,19 +10,24 @@ import { useForm } from 'react-hook-form';
 import { SignInDto } from '@/shop/access/dto';
 import { Notice } from '../parts/Notice';
 import { send } from '../parts/post';
-import { Mark } from '../shell/Mark';
+import { Mark } from '../parts/Mark';
 
 export function SignInForm({ next }: { next: string }) {
   const [refused, setRefused] = useState<string | null>(null);
+  /** There is a second factor: its field is there from now on. */
+  const [asksCode, setAsksCode] = useState(false);
   const { register, handleSubmit, formState } = useForm<SignInDto>({
     resolver: classValidatorResolver(SignInDto),
-    defaultValues: { signIn: '', passphrase: '' },
+    defaultValues: { signIn: '', passphrase: '', code: '' },
   });
   const submit = handleSubmit(async (values) => {
     setRefused(null);
     const sent = await send('POST', '/api/sign-in', values);
     if (sent.ok) window.location.assign(next);
-    else setRefused(sent.refusal.title);
+    else {
+      if (sent.refusal.fields.some((f) => f.field === 'code')) setAsksCode(true);
+      setRefused(sent.refusal.title);
+    }
   });
   const { errors, isSubmitting } = formState;
   return (
@@ -65,6 +70,16 @@ export function SignInForm({ next }: { next: string }) {
           helperText={errors.passphrase?.message}
           {...register('passphrase')}
         />
+        {asksCode && (
+          <TextField
+            label="Code"
+            autoComplete="one-time-code"
+            autoFocus
+            error={Boolean(errors.code)}
+            helperText={errors.code?.message ?? 'Six digits of your authenticator, or a recovery code.'}
+            {...register('code')}
+          />
+        )}
         <Button type="submit" variant="contained" disabled={isSubmitting}>
           {isSubmitting ? 'Looking …' : 'Open the shop'}
         </Button>

@@ -1,10 +1,12 @@
 import { answer } from '@/app/answer';
+import { addressOf } from '@/app/addressOf';
 import { download } from '@/app/download';
 import { currentPerson } from '@/app/person';
 import { customersCsv } from '@/shop/exchange/customersCsv';
 import { machinesCsv } from '@/shop/exchange/machinesCsv';
 import { customersVcards } from '@/shop/exchange/vcard';
 import { exportLearning } from '@/shop/learning/learning';
+import { tellDoor } from '@/shop/access/tellDoor';
 import type { Person } from '@/shop/access/person';
 import { notFound } from '@/shop/problem';
 
@@ -19,9 +21,12 @@ const files = {
   'customers.vcf': { write: customersVcards, type: 'text/vcard; charset=utf-8' },
 };
 
-export const GET = answer<{ params: Promise<{ what: string }> }>(async (_request, { params }) => {
+export const GET = answer<{ params: Promise<{ what: string }> }>(async (request, { params }) => {
   const { what } = await params;
   if (!Object.hasOwn(files, what)) throw notFound(`The file ${what}`);
   const { write, type } = files[what as keyof typeof files];
-  return download(await write(await currentPerson()), type, what);
+  const person = await currentPerson();
+  const text = await write(person);
+  await tellDoor({ what: 'exported', personId: person.id, address: addressOf(request), detail: what });
+  return download(text, type, what);
 });

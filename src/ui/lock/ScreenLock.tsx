@@ -1,0 +1,33 @@
+'use client';
+
+import Dialog from '@mui/material/Dialog';
+import { useState } from 'react';
+import { UnlockForm } from './UnlockForm';
+import { useQuiet } from './useQuiet';
+import { send } from '../parts/post';
+
+/** Locks the screen after so many quiet minutes, in every tab of the browser; what is typed below it stays as it is. */
+export function ScreenLock({ minutes, name }: { minutes: number; name: string }) {
+  const [locked, setLocked] = useState(false);
+  const wake = useQuiet(minutes * 60_000, locked, () => {
+    setLocked(true);
+    // Another way in, such as a page loaded anew, is shut by the server.
+    void send('POST', '/api/v1/me/lock', { key: crypto.randomUUID(), locked: true });
+  });
+  return (
+    <Dialog
+      open={locked}
+      fullScreen
+      aria-label="The screen is locked"
+      slotProps={{ paper: { sx: { display: 'grid', placeItems: 'center', p: 2, bgcolor: 'background.default' } } }}
+    >
+      <UnlockForm
+        name={name}
+        onOpen={() => {
+          wake();
+          setLocked(false);
+        }}
+      />
+    </Dialog>
+  );
+}
