@@ -23,7 +23,18 @@ module.exports = {
       '^src/(ui|core|knowledge)/|^src/shop/[^/]+/dto\\.ts$',
       'ui takes core, knowledge and DTO files',
     ),
-    only('workers-on-core', 'workers', '^src/(workers|core|knowledge)/', 'workers are a few lines around core'),
+    only(
+      'workers-on-core',
+      'workers',
+      '^src/(workers|core|knowledge|shop/papers)/',
+      'workers are a few lines around core, or around papers',
+    ),
+    only(
+      'door-stands-before',
+      'door',
+      '^src/(door/|environment\\.ts$|shop/(doors/bodyLimits|live/closing)\\.ts$)',
+      'the door knows nothing of what stands behind it',
+    ),
     only('demo-on-shop', 'demo', '^src/(demo|shop|core|knowledge|data)/', 'the demonstration shop is made from below'),
     {
       name: 'dto-imports-nothing-of-ours',

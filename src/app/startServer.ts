@@ -2,18 +2,20 @@ import { checkEnvironment, finderThreads } from '@/environment';
 import { checkKnowledge } from '@/knowledge';
 import { watchAfterwards } from '@/shop/afterwards/afterwards';
 import { openFinderThreads } from '@/shop/odds/finderThreads';
+import { openPaperThreads } from '@/shop/papers/paperThreads';
 import { keepClocks } from '@/shop/live/ringClocks';
 import { log } from './log';
 
 const QUIET_MS = 60_000;
 /** Made by the build, beside the server's own program. */
-const BUILT_THREAD = '.next/own/finder.thread.mjs';
+const OWN = '.next/own';
 
 /** @throws Error when the environment or the shipped knowledge cannot be worked with: such a server does not start */
 export function startServer(): void {
   checkEnvironment();
   checkKnowledge();
-  openFinderThreads(finderThreads(), BUILT_THREAD);
+  openFinderThreads(finderThreads(), `${OWN}/finder.thread.mjs`);
+  openPaperThreads(`${OWN}/papers.thread.mjs`);
   const tell = onceAMinute();
   keepClocks((err) => tell({ err }, 'the clocks could not be rung; trying again'));
   watchAfterwards((err) => tell({ err }, 'work after an answer failed; it is done again when the Bench is looked at'));

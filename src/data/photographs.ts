@@ -77,13 +77,17 @@ export async function attachPhotographs(
   return db('photograph').whereIn('id', ids).whereNull('machine_id').where({ person_id: personId }).update(to);
 }
 
+/** One that was not taken out; one that belongs to no machine yet only for who sent it. */
 export async function photographBytes(
   db: Db,
   id: number,
   small: boolean,
+  personId: number,
 ): Promise<{ bytes: Buffer; sha256: Buffer } | undefined> {
   return db('photograph')
     .where({ id })
+    .whereNull('removed_at')
+    .where((w) => w.whereNotNull('machine_id').orWhere({ person_id: personId }))
     .first({ bytes: small ? 'small' : 'bytes' }, 'sha256');
 }
 

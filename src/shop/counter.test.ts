@@ -137,11 +137,11 @@ describe('photographs', () => {
       .toBuffer();
     const kept = await keepPhotograph(person, taken);
     expect(kept).toMatchObject({ width: 1200, height: 1600 });
-    const file = await photographFile(kept.id, false);
+    const file = await photographFile(person, kept.id, false);
     const meta = await sharp(file.bytes).metadata();
     expect(meta).toMatchObject({ format: 'jpeg', width: 1200, height: 1600 });
     expect(meta.exif).toBeUndefined();
-    expect((await sharp((await photographFile(kept.id, true)).bytes).metadata()).height).toBe(320);
+    expect((await sharp((await photographFile(person, kept.id, true)).bytes).metadata()).height).toBe(320);
   });
 
   test('come with the machine, are added later, and are taken out', async () => {
@@ -155,11 +155,40 @@ describe('photographs', () => {
     ]);
     await removePhotograph(person, job, { ...(await base(job)), photograph: first.id });
     expect((await readJob(job)).photographs.map((p) => p.id)).toEqual([second.id]);
+    await expect(photographFile(person, first.id, false)).rejects.toMatchObject({ status: 404 });
     // Another job's photograph is not given away.
     const other = await openJob(person, models[K1]!, ['squeal']);
     await expect(
       addPhotographs(person, other, { ...(await base(other)), photographs: [second.id], caption: '' }),
     ).rejects.toMatchObject({ status: 400 });
+  });
+
+  test('one that belongs to no machine yet is seen by who sent it, and by nobody else', async () => {
+    const loose = await keepPhotograph(person, await picture(300, 200).png().toBuffer());
+    await photographFile(person, loose.id, true);
+    const other = { ...person, id: person.id + 1 };
+    await expect(photographFile(other, loose.id, true)).rejects.toMatchObject({ status: 404 });
+  });
+
+  test('more dots than any camera has are refused, and so is a drawing, whatever it is called', async () => {
+    const bomb = await sharp({
+      create: { width: 9000, height: 9000, channels: 3, background: '#888' },
+      limitInputPixels: false,
+    })
+      .png({ compressionLevel: 9 })
+      .toBuffer();
+    expect(bomb.length).toBeLessThan(1_000_000);
+    const drawing =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><image href="file:///etc/hostname"/></svg>';
+    for (const bytes of [
+      bomb,
+      Buffer.from(drawing),
+      Buffer.from(`<?xml version="1.0"?>${drawing}`),
+      Buffer.from('%PDF-1.4'),
+    ])
+      await expect(keepPhotograph(person, bytes)).rejects.toMatchObject({ status: 400, fields: [{ field: 'file' }] });
+    // Not even libvips itself would read one here.
+    await expect(sharp(Buffer.from(drawing)).toBuffer()).rejects.toThrow();
   });
 
   test.each([

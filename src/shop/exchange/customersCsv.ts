@@ -2,10 +2,11 @@ import { allCustomers, insertCustomers, knownCustomers } from '@/data/exchange';
 import { database } from '@/data/database';
 import type { Person } from '../access/person';
 import { allow, owner, type Right } from '../access/roles';
+import { inPaperThread } from '../papers/paperThreads';
 import { AddCustomerDto } from '../customers/dto';
-import { plainCell, readCsv, writeCsv } from './csv';
+import { plainCell, writeCsv } from './csv';
 import type { ImportReport } from './dto';
-import { exportAll, importRows, rowProblems, type LookedRow } from './importRows';
+import { exportAll, importRows, inSlices, rowProblems, type LookedRow } from './importRows';
 
 export const takeCustomersIn: Right = {
   name: 'import-customers',
@@ -44,8 +45,9 @@ export function customerKey(name: string, phone: string): string {
  * Takes customers in from CSV. One who is known by name and phone is left as they are.
  * @throws ProblemError 400 for a file that cannot be read, 403
  */
-export function importCustomersCsv(person: Person, text: string, dryRun: boolean): Promise<ImportReport> {
-  const rows = readCsv<(typeof ALL)[number]>(text, COLUMNS).map((r) => ({
+export async function importCustomersCsv(person: Person, text: string, dryRun: boolean): Promise<ImportReport> {
+  const read = (await inPaperThread('readCsv', { text, columns: COLUMNS })) as Record<(typeof ALL)[number], string>[];
+  const rows = read.map((r) => ({
     ...(Object.fromEntries(ALL.map((c) => [c, plainCell(r[c])])) as Record<(typeof ALL)[number], string>),
     kind: r.kind === '' ? 'household' : r.kind.toLowerCase(),
   }));
@@ -61,7 +63,7 @@ export function importCustomers(person: Person, rows: CustomerIn[], dryRun: bool
     async (db) => {
       const known = await knownCustomers(db);
       const seen = new Map<string, number>();
-      return rows.map((row, i): LookedRow<CustomerIn> => {
+      return inSlices(rows, (row, i): LookedRow<CustomerIn> => {
         const at = i + 2;
         const key = customerKey(row.name, row.phone);
         const problems = rowProblems(AddCustomerDto, { ...row, key: '00000000-0000-4000-8000-000000000000' });

@@ -8,15 +8,17 @@ import { openTestShop } from '../testShop.fixture';
 import type { Person } from '../access/person';
 import { machineBookText, type MachineBook } from '../book/book';
 import { machineBookPdf } from '../book/bookPdf';
+import { readCards } from '../papers/readCards';
+import { readCsv } from '../papers/readCsv';
 import { bookSchema } from '../book/bookSchema';
 import { readJob } from '../odds/readJob';
 import { keepPhotograph } from '../photographs/keepPhotograph';
 import { recordFindings } from '../recordFindings/recordFindings';
 import { base, furnishShop, openJob } from '../scene.fixture';
-import { plainCell, readCsv, writeCsv } from './csv';
+import { plainCell, writeCsv } from './csv';
 import { customersCsv, importCustomersCsv } from './customersCsv';
 import { importMachinesCsv, machinesCsv } from './machinesCsv';
-import { customersVcards, importCards, readCards, writeCard } from './vcard';
+import { customersVcards, importCards, writeCard } from './vcard';
 
 let db: Knex;
 let close: () => Promise<void>;
@@ -34,7 +36,7 @@ const count = async (table: string) => Number((await db(table).count())[0]!.coun
 
 describe('CSV', () => {
   const columns = { needed: ['a'], allowed: ['b'] } as const;
-  const read = (text: string) => readCsv<'a' | 'b'>(text, columns);
+  const read = (text: string) => readCsv<'a' | 'b'>({ text, columns });
 
   test('the example of RFC 4180, section 2: quotes, doubled quotes, line breaks and commas inside quotes', () => {
     expect(read('a,b\r\n"aaa","b CRLF\r\nbb"\r\n"zz,z","b""bb"\r\n')).toEqual([

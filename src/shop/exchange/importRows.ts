@@ -5,6 +5,7 @@ import { database, inTransaction } from '@/data/database';
 import { setActor, tellAsOne } from '@/data/audit';
 import type { Person } from '../access/person';
 import { allow, owner, type Right } from '../access/roles';
+import { notWanted } from '../work/work';
 import type { ImportReport, RowReport } from './dto';
 
 const SHOWN = 200;
@@ -48,6 +49,23 @@ export async function importRows<T>(
       .sort((a, b) => order[a.outcome] - order[b.outcome] || a.row - b.row);
     return { written, counts, rows: rows.slice(0, SHOWN), more: Math.max(0, rows.length - SHOWN) };
   });
+}
+
+/** So long at most is worked at rows before others have their turn. */
+const SLICE_MS = 12;
+
+/** Every row looked at, in slices: a hundred thousand rows hold nobody up. Ends when nobody waits for it any more. */
+export async function inSlices<Row, Made>(rows: readonly Row[], look: (row: Row, i: number) => Made): Promise<Made[]> {
+  const made: Made[] = [];
+  let since = performance.now();
+  for (const [i, row] of rows.entries()) {
+    made.push(look(row, i));
+    if (performance.now() - since < SLICE_MS) continue;
+    await new Promise((next) => setImmediate(next));
+    notWanted()?.throwIfAborted();
+    since = performance.now();
+  }
+  return made;
 }
 
 /** What a DTO class finds wrong with one row. */

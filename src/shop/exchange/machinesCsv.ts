@@ -5,11 +5,12 @@ import { models, nextTag } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
 import type { Person } from '../access/person';
 import { allow, owner, type Right } from '../access/roles';
-import { plainCell, readCsv, writeCsv } from './csv';
+import { plainCell, writeCsv } from './csv';
 import { customerKey } from './customersCsv';
+import { inPaperThread } from '../papers/paperThreads';
 import { dayInZone, isCalendarDate } from '../settings/day';
 import type { ImportReport, RowReport } from './dto';
-import { exportAll, importRows, type LookedRow } from './importRows';
+import { exportAll, importRows, inSlices, type LookedRow } from './importRows';
 
 export const takeMachinesIn: Right = {
   name: 'import-machines',
@@ -50,10 +51,9 @@ export async function machinesCsv(person: Person): Promise<string> {
  * known is left as it is; one without a tag gets the next.
  * @throws ProblemError 400 for a file that cannot be read, 403
  */
-export function importMachinesCsv(person: Person, text: string, dryRun: boolean): Promise<ImportReport> {
-  const rows = readCsv<(typeof ALL)[number]>(text, COLUMNS).map(
-    (r) => Object.fromEntries(ALL.map((c) => [c, plainCell(r[c])])) as Row,
-  );
+export async function importMachinesCsv(person: Person, text: string, dryRun: boolean): Promise<ImportReport> {
+  const read = (await inPaperThread('readCsv', { text, columns: COLUMNS })) as Row[];
+  const rows = read.map((r) => Object.fromEntries(ALL.map((c) => [c, plainCell(r[c])])) as Row);
   return importRows<MachineIn>(
     person,
     takeMachinesIn,
@@ -70,7 +70,7 @@ export function importMachinesCsv(person: Person, text: string, dryRun: boolean)
       const { zone } = await shopSettings(db);
       const today = dayInZone(new Date(), zone);
       const tags = new Map<string, number>();
-      return rows.map((r, i): LookedRow<MachineIn> => {
+      return inSlices(rows, (r, i): LookedRow<MachineIn> => {
         const at = i + 2;
         const problems: RowReport['problems'] = [];
         const say = (field: string, message: string) => problems.push({ field, message });

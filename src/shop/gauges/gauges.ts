@@ -1,4 +1,4 @@
-import { gaugeById, reckon, type AnyGauge } from '@/core/gauges/catalogue';
+import { gaugeById, type AnyGauge } from '@/core/gauges/catalogue';
 import type { RawValues } from '@/core/gauges/fields';
 import type { GaugeAnswer } from '@/core/gauges/gauge';
 import { matchParts } from '@/core/stores/matchParts';
@@ -7,6 +7,7 @@ import { gaugeInputsOf, gaugeUsual, partsNear, putGaugeUsual } from '@/data/gaug
 import { shopSettings } from '@/data/shopSettings';
 import { owner } from '../access/roles';
 import { once, shopDeed } from '../deed/deed';
+import { inPaperThread } from '../papers/paperThreads';
 import { notFound, refuseIf } from '../problem';
 import { readDto } from '../readDto';
 import { dayInZone } from '../settings/day';
@@ -28,10 +29,10 @@ export async function reckonGauge(id: string, body: unknown): Promise<GaugeAnswe
 export async function reckoned(db: Db, gauge: AnyGauge, body: unknown): Promise<GaugeAnswer> {
   const raw = (await readDto(GAUGE_DTOS.get(gauge.id)!, body)) as RawValues;
   const shop = await shopSettings(db);
-  const { answer, problems } = reckon(gauge, raw, {
-    mainsV: shop.mains_v,
-    today: dayInZone(new Date(), shop.zone),
-    units: shop.units,
+  const { answer, problems } = await inPaperThread('reckonGauge', {
+    id: gauge.id,
+    raw,
+    room: { mainsV: shop.mains_v, today: dayInZone(new Date(), shop.zone), units: shop.units },
   });
   refuseIf(problems ?? []);
   return answer!;

@@ -1,5 +1,6 @@
 import { database } from '@/data/database';
 import { attachPhotographs, photographBytes, removePhotograph as remove } from '@/data/photographs';
+import type { Person } from '../access/person';
 import { everyone } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { notFound, refuseIf } from '../problem';
@@ -38,8 +39,12 @@ export const removePhotograph = jobDeed({
 });
 
 /** @throws ProblemError 404 */
-export async function photographFile(id: number, small: boolean): Promise<{ bytes: Buffer; sha256: Buffer }> {
-  const found = await photographBytes(database(), id, small);
+export async function photographFile(
+  person: Person,
+  id: number,
+  small: boolean,
+): Promise<{ bytes: Buffer; sha256: Buffer }> {
+  const found = await photographBytes(database(), id, small, person.id);
   if (!found) throw notFound('This photograph');
   return found;
 }

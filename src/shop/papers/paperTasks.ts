@@ -1,0 +1,37 @@
+import { gaugeById, reckon } from '@/core/gauges/catalogue';
+import { ProblemError, type FieldProblem } from '../problem';
+import { bookPaper } from './bookPaper';
+import { readCards } from './readCards';
+import { readCsv } from './readCsv';
+
+type Reckoned = ReturnType<typeof reckon>;
+
+/** What takes long and needs no database: done in a thread where there is one. */
+export const paperTasks = {
+  bookPaper,
+  readCsv: async (given: Parameters<typeof readCsv>[0]) => readCsv(given),
+  readCards: async (given: Parameters<typeof readCards>[0]) => readCards(given),
+  reckonGauge: async (given: { id: string; raw: Parameters<typeof reckon>[1]; room: Parameters<typeof reckon>[2] }) =>
+    reckon(gaugeById(given.id)!, given.raw, given.room) as Reckoned,
+};
+export type PaperTasks = typeof paperTasks;
+
+/** A refusal as it comes out of a thread: classes do not. */
+export interface ThreadRefusal {
+  refused: { status: ProblemError['status']; title: string; fields: FieldProblem[] };
+}
+
+/** The tasks as a thread does them: a refusal is an answer there. */
+export const threadTasks = Object.fromEntries(
+  Object.entries(paperTasks).map(([name, task]) => [
+    name,
+    async (given: never): Promise<unknown> => {
+      try {
+        return await task(given);
+      } catch (error) {
+        if (!(error instanceof ProblemError)) throw error;
+        return { refused: { status: error.status, title: error.title, fields: error.fields } } satisfies ThreadRefusal;
+      }
+    },
+  ]),
+) as Record<keyof PaperTasks, (given: never) => Promise<unknown>>;
