@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { backupAndRestore } from './backup';
 import { databaseKilled, serverKilled } from './kills';
 import { secretOfCheckout, Stand } from './stand';
+import { nonsenseEverywhere } from './fuzz';
 import { clockChange, databaseDown, diskFull, nastyWords, twoServers } from './troubles';
 
 /** Faults on purpose. A short run of each, or the full one with --long; `--only WORD` for one. */
@@ -14,6 +15,7 @@ const stand = await Stand.open();
 const faults: [string, () => Promise<string>][] = [
   ['backup and restore', () => backupAndRestore(stand)],
   ['nasty words in every field', () => nastyWords(stand)],
+  ['nonsense on every route', () => nonsenseEverywhere(stand, long ? 20_000 : 3000)],
   ['the server killed in the middle of writes', () => serverKilled(stand, kills)],
   ['the database killed in the middle of writes', () => databaseKilled(stand, kills)],
   ['the database down', () => databaseDown(stand)],

@@ -63,20 +63,49 @@ export class Stand {
 
   /** Starts a server of the shop. @param nodeOptions such as one that sets its clock wrong */
   async server(port: number, nodeOptions = ''): Promise<void> {
+    this.spawn(port, nodeOptions, 'silent', 'ignore');
+    await this.ready(port);
+  }
+
+  /** A server that logs everything. @returns what it has said */
+  async loudServer(port: number): Promise<() => string> {
+    const child = this.spawn(port, '', 'debug', 'pipe');
+    const said: Buffer[] = [];
+    for (const stream of [child.stdout!, child.stderr!]) stream.on('data', (piece: Buffer) => said.push(piece));
+    await this.ready(port);
+    return () => Buffer.concat(said).toString();
+  }
+
+  private async ready(port: number): Promise<void> {
+    await eventually(`server on ${port} ready`, async () => (await fetch(`http://127.0.0.1:${port}/readyz`)).ok);
+  }
+
+  private spawn(port: number, nodeOptions: string, level: string, stdio: 'ignore' | 'pipe'): ChildProcess {
     const child = spawn('node', ['.next/own/door.mjs'], {
-      stdio: 'ignore',
+      stdio,
       env: {
         ...process.env,
         HOST: '127.0.0.1',
         PORT: String(port),
         DATABASE_URL: this.url,
         NODE_ENV: 'production',
-        GRITKEEPER_LOG: 'silent',
+        GRITKEEPER_LOG: level,
         NODE_OPTIONS: nodeOptions,
       },
     });
     this.servers.set(port, child);
-    await eventually(`server on ${port} ready`, async () => (await fetch(`http://127.0.0.1:${port}/readyz`)).ok);
+    return child;
+  }
+
+  /** Asks a server to end, as the machine does when it is shut down. @returns milliseconds until it had */
+  async askServerToEnd(port: number): Promise<number> {
+    const child = this.servers.get(port)!;
+    const started = Date.now();
+    const ended = new Promise((done) => child.once('exit', done));
+    child.kill('SIGTERM');
+    await ended;
+    this.servers.delete(port);
+    return Date.now() - started;
   }
 
   /** Ends a server at once, in the middle of whatever it does. */
@@ -160,6 +189,21 @@ export class Hand {
         ...more,
       },
       ...(body === undefined ? {} : { body: raw ? (body as unknown as BodyInit) : JSON.stringify(body) }),
+    });
+  }
+
+  /** Sends a text as it is. */
+  send(method: string, path: string, text?: string): Promise<Response> {
+    return fetch(this.base + path, {
+      method,
+      redirect: 'manual',
+      signal: AbortSignal.timeout(60_000),
+      headers: {
+        origin: this.base,
+        cookie: this.cookie,
+        ...(text === undefined ? {} : { 'content-type': 'application/json' }),
+      },
+      ...(text === undefined || method === 'GET' ? {} : { body: text }),
     });
   }
 

@@ -6,6 +6,7 @@ import { faultOf } from '@/shop/health/fault';
 import { ProblemError } from '@/shop/problem';
 import { asWork } from '@/shop/work/work';
 import { addressOf } from './addressOf';
+import { isKnownField } from './knownFields';
 import { log } from './log';
 
 type Handler<C> = (request: Request, context: C) => Promise<Response>;
@@ -34,8 +35,11 @@ export function answer<C>(handler: Handler<C>): Handler<C> {
     } catch (error) {
       if (error instanceof ProblemError) {
         if (error.status === 403) await tellRefused(request);
-        // Of what was wrong only where: names of fields are ours, what stood in them is not.
-        const fields = error.fields.slice(0, 10).map((f) => f.field.replace(/[^\w.[\]-]/g, '?').slice(0, 60));
+        // Of what was wrong only where, and only in fields of ours: what stood in them is somebody’s words.
+        const fields = error.fields
+          .map((f) => f.field)
+          .filter(isKnownField)
+          .slice(0, 10);
         log.info({ ...line(), status: error.status, fields, problems: error.fields.length }, 'refused');
         return problemResponse(error);
       }

@@ -1,4 +1,4 @@
-import type { FieldProblem } from './problem';
+import { UNKNOWN_FIELD, type FieldProblem } from './problem';
 
 /** Nothing that is sent to this shop is nested deeper. */
 const MOST_DEPTH = 12;
@@ -38,7 +38,7 @@ export function problemsOfBody(body: object, mostParts = MOST_PARTS): FieldProbl
       for (const name of names) {
         const inner = within(value, field, name);
         if (OF_THE_LANGUAGE.has(name) || name.length > LONGEST_NAME)
-          problems.push({ field: inner, message: 'This field is not known.' });
+          problems.push({ field: inner, message: UNKNOWN_FIELD });
         else next.push({ value: (value as Record<string, unknown>)[name], field: inner });
         if (problems.length >= MOST_PROBLEMS) return problems;
       }

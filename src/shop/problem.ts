@@ -4,6 +4,9 @@ export interface FieldProblem {
   message: string;
 }
 
+/** Said of a field that no form of ours has. */
+export const UNKNOWN_FIELD = 'This field is not known.';
+
 /** A refusal that reaches the person as a problem document (RFC 9457). */
 export class ProblemError extends Error {
   constructor(

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validate, type ValidationError } from 'class-validator';
 import { MOST_PARTS, MOST_PROBLEMS, problemsOfBody } from './plainBody';
-import { refuseIf, type FieldProblem } from './problem';
+import { refuseIf, UNKNOWN_FIELD, type FieldProblem } from './problem';
 
 /**
  * A request body as an instance of its DTO class.
@@ -28,9 +28,9 @@ export async function readDto<T extends object>(
 function flatten(error: ValidationError, parent: string, into: FieldProblem[]): void {
   const index = /^\d+$/.test(error.property);
   const field = parent === '' ? error.property : index ? `${parent}[${error.property}]` : `${parent}.${error.property}`;
-  for (const message of Object.values(error.constraints ?? {})) {
+  for (const [rule, message] of Object.entries(error.constraints ?? {})) {
     if (into.length >= MOST_PROBLEMS) return;
-    into.push({ field, message });
+    into.push({ field, message: rule === 'whitelistValidation' ? UNKNOWN_FIELD : message });
   }
   for (const child of error.children ?? []) flatten(child, field, into);
 }

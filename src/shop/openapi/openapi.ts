@@ -8,6 +8,7 @@ import { customerDeeds, jobDeeds, learningDeeds, machineDeeds, modelDeeds, perso
 import { DraftDto } from '../drafts/dto';
 import { FindingAnswerDto, FindingRequestDto } from '../finding/dto';
 import { MatchPartsDto } from '../gauges/dto';
+import { bodyLimitBytes } from '../doors/bodyLimits';
 import { amendModel } from '../models/models';
 import { classIn } from '../nested';
 import { amendShop } from '../shopBook/shopBook';
@@ -46,12 +47,40 @@ const refusals = Object.fromEntries(
   ]),
 );
 
+const problemOf = (description: string) => ({
+  description,
+  content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
+});
+const writeRefusals = {
+  411: problemOf('The length of the body is not stated'),
+  413: problemOf('The body is larger than x-max-body-bytes says'),
+  422: problemOf('The key was used for something else'),
+  503: problemOf('Too much at once: again after Retry-After'),
+};
+
+/** What its body may have at most stands with each path that takes one. */
+function withLimits<P extends Record<string, object>>(paths: P): P {
+  return Object.fromEntries(
+    Object.entries(paths).map(([path, item]) => [
+      path,
+      Object.fromEntries(
+        Object.entries(item).map(([method, of]) => [
+          method,
+          typeof of === 'object' && of !== null && 'requestBody' in of
+            ? { ...of, 'x-max-body-bytes': bodyLimitBytes(path === '/sign-in' ? '/api/sign-in' : `/api/v1${path}`) }
+            : of,
+        ]),
+      ),
+    ]),
+  ) as P;
+}
+
 function post(summary: string, body: Dto, answer: object = { type: 'object' }, status = '200') {
   return {
     post: {
       summary,
       requestBody: { required: true, ...json(ref(body)) },
-      responses: { [status]: { description: 'Done', ...json(answer) }, ...refusals },
+      responses: { [status]: { description: 'Done', ...json(answer) }, ...refusals, ...writeRefusals },
     },
   };
 }
@@ -127,7 +156,7 @@ export function openapi() {
     },
     servers: [{ url: '/api/v1' }],
     security: [{ token: [] }, { session: [] }],
-    paths: {
+    paths: withLimits({
       '/finding': post('Odds of every fault and the next check', FindingRequestDto, ref(FindingAnswerDto)),
       ...Object.fromEntries(
         gaugeBodies.map((g) => [
@@ -222,8 +251,18 @@ export function openapi() {
         },
         delete: { summary: 'Drop a draft', responses: { 204: { description: 'Dropped' }, ...refusals } },
       },
+      '/deeds/{key}': get('Whether what was sent under this key was done: asked after an answer that was lost', [
+        inPath('key', 'string'),
+      ]),
+      '/me': get('One’s own sessions, second factor and tokens'),
+      ...Object.fromEntries(
+        Object.entries(shopDeeds)
+          .filter(([path]) => path.startsWith('me/'))
+          .map(([path, { spec }]) => [`/${path}`, post(inWords(spec), spec.dto)]),
+      ),
+      '/doors': get('What happened at the door; for the owner', [inQuery('person', 'integer'), before]),
       '/sign-in': { servers: [{ url: '/api' }], ...post('Open a session', SignInDto) },
-    },
+    }),
     components: {
       securitySchemes: {
         token: { type: 'http', scheme: 'bearer' },

@@ -18,13 +18,14 @@ const LONGEST_S = 10;
 const AT_ONCE = 2;
 const MOST_WAITING = 12;
 
-// Whatever a file pretends to be: nothing else is ever read.
-sharp.block({ operation: ['VipsForeignLoad'] });
-sharp.unblock({
-  operation: ['Jpeg', 'Png', 'Webp', 'Heif'].map((sort) => `VipsForeignLoad${sort}Buffer`),
-});
-sharp.concurrency(1);
 const limit = pLimit(AT_ONCE);
+
+/** In a server nothing but photographs is ever decoded, whatever a file pretends to be; one core at a time for each. */
+export function decodePhotographsOnly(): void {
+  sharp.block({ operation: ['VipsForeignLoad'] });
+  sharp.unblock({ operation: ['Jpeg', 'Png', 'Webp', 'Heif'].map((sort) => `VipsForeignLoad${sort}Buffer`) });
+  sharp.concurrency(1);
+}
 
 /**
  * Keeps a photograph, turned upright and made smaller, without what the camera wrote into it (place, owner).
