@@ -2,6 +2,8 @@ import { writeFileSync } from 'node:fs';
 import { backupAndRestore } from './backup';
 import { databaseKilled, serverKilled } from './kills';
 import { secretOfCheckout, Stand } from './stand';
+import { askedToEnd, databaseFrozen, keptRunning } from './endings';
+import { tooManyHands, worstLegal } from './heavy';
 import { nonsenseEverywhere } from './fuzz';
 import { clockChange, databaseDown, diskFull, nastyWords, twoServers } from './troubles';
 
@@ -19,6 +21,11 @@ const faults: [string, () => Promise<string>][] = [
   ['the server killed in the middle of writes', () => serverKilled(stand, kills)],
   ['the database killed in the middle of writes', () => databaseKilled(stand, kills)],
   ['the database down', () => databaseDown(stand)],
+  ['the database frozen', () => databaseFrozen(stand)],
+  ['a server asked to end', () => askedToEnd(stand)],
+  ['a server kept running', () => keptRunning(stand)],
+  ['the worst that may be asked for', () => worstLegal(stand)],
+  ['more hands than the shop has', () => tooManyHands(stand)],
   ['the disk full on upload', () => diskFull(stand)],
   ['two servers on one database', () => twoServers(stand, long ? 100 : 5)],
   ['clocks that are wrong', () => clockChange(stand)],

@@ -123,6 +123,13 @@ export class Stand {
     process.kill(Number(cluster('pid')), 'SIGKILL');
   }
 
+  /** Stops every process of the database server where it stands, or lets them go on: it answers nothing, and is not gone. */
+  freezeDatabase(frozen: boolean): void {
+    const main = cluster('pid');
+    const children = spawnSync('pgrep', ['-P', main], { encoding: 'utf8' }).stdout.split('\n').filter(Boolean);
+    for (const pid of [main, ...children]) process.kill(Number(pid), frozen ? 'SIGSTOP' : 'SIGCONT');
+  }
+
   stopDatabase(): void {
     cluster('stop');
   }
@@ -176,12 +183,18 @@ export class Hand {
   }
 
   /** Waits half a minute at most. */
-  ask(method: string, path: string, body?: unknown, more: Record<string, string> = {}): Promise<Response> {
+  ask(
+    method: string,
+    path: string,
+    body?: unknown,
+    more: Record<string, string> = {},
+    patienceMs = 30_000,
+  ): Promise<Response> {
     const raw = body instanceof Uint8Array;
     return fetch(this.base + path, {
       method,
       redirect: 'manual',
-      signal: AbortSignal.timeout(30_000),
+      signal: AbortSignal.timeout(patienceMs),
       headers: {
         origin: this.base,
         cookie: this.cookie,
@@ -192,8 +205,8 @@ export class Hand {
     });
   }
 
-  /** Sends a text as it is. */
-  send(method: string, path: string, text?: string): Promise<Response> {
+  /** Sends a text or bytes as they are. */
+  send(method: string, path: string, text?: string | Uint8Array): Promise<Response> {
     return fetch(this.base + path, {
       method,
       redirect: 'manual',
@@ -203,7 +216,7 @@ export class Hand {
         cookie: this.cookie,
         ...(text === undefined ? {} : { 'content-type': 'application/json' }),
       },
-      ...(text === undefined || method === 'GET' ? {} : { body: text }),
+      ...(text === undefined || method === 'GET' ? {} : { body: text as BodyInit }),
     });
   }
 

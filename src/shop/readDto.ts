@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
-import { validate, type ValidationError } from 'class-validator';
+import { ARRAY_MAX_SIZE, getMetadataStorage, validate, type ValidationError } from 'class-validator';
 import { MOST_PARTS, MOST_PROBLEMS, problemsOfBody } from './plainBody';
 import { refuseIf, UNKNOWN_FIELD, type FieldProblem } from './problem';
 
@@ -17,12 +17,27 @@ export async function readDto<T extends object>(
   if (typeof body !== 'object' || body === null || Array.isArray(body))
     refuseIf([{ field: '', message: 'A JSON object is needed.' }]);
   refuseIf(problemsOfBody(body as object, mostParts));
+  refuseIf(listsTooLong(type, body as Record<string, unknown>));
   const instance = plainToInstance(type, body);
   const errors = await validate(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
   const problems: FieldProblem[] = [];
   for (const error of errors) flatten(error, '', problems);
   refuseIf(problems);
   return instance;
+}
+
+/** Lists of more than their field takes, told before a single item of them is looked at. */
+function listsTooLong(type: object, body: Record<string, unknown>): FieldProblem[] {
+  return getMetadataStorage()
+    .getTargetValidationMetadatas(type as new () => object, '', true, false)
+    .filter(({ name, propertyName, constraints }) => {
+      const given = name === ARRAY_MAX_SIZE ? body[propertyName] : undefined;
+      return Array.isArray(given) && given.length > (constraints as [number])[0];
+    })
+    .map(({ propertyName, constraints }) => ({
+      field: propertyName,
+      message: `At most ${(constraints as [number])[0]} of them.`,
+    }));
 }
 
 function flatten(error: ValidationError, parent: string, into: FieldProblem[]): void {

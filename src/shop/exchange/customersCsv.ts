@@ -2,6 +2,7 @@ import { allCustomers, insertCustomers, knownCustomers } from '@/data/exchange';
 import { database } from '@/data/database';
 import type { Person } from '../access/person';
 import { allow, owner, type Right } from '../access/roles';
+import { outOfPackets } from '../papers/packets';
 import { inPaperThread } from '../papers/paperThreads';
 import { AddCustomerDto } from '../customers/dto';
 import { plainCell, writeCsv } from './csv';
@@ -16,6 +17,8 @@ export const takeCustomersIn: Right = {
 
 const COLUMNS = { needed: ['name'], allowed: ['kind', 'phone', 'email', 'address', 'standing'] } as const;
 const ALL = [...COLUMNS.needed, ...COLUMNS.allowed] as const;
+
+type Row = Record<(typeof ALL)[number], string>;
 
 /** A customer as a file has them. */
 export interface CustomerIn {
@@ -46,33 +49,44 @@ export function customerKey(name: string, phone: string): string {
  * @throws ProblemError 400 for a file that cannot be read, 403
  */
 export async function importCustomersCsv(person: Person, text: string, dryRun: boolean): Promise<ImportReport> {
-  const read = (await inPaperThread('readCsv', { text, columns: COLUMNS })) as Record<(typeof ALL)[number], string>[];
-  const rows = read.map((r) => ({
-    ...(Object.fromEntries(ALL.map((c) => [c, plainCell(r[c])])) as Record<(typeof ALL)[number], string>),
-    kind: r.kind === '' ? 'household' : r.kind.toLowerCase(),
-  }));
-  return importCustomers(person, rows, dryRun);
+  const packets = await inPaperThread('readCsv', { text, columns: COLUMNS });
+  return importCustomers(person, () => outOfPackets(packets, plainRow), dryRun);
 }
 
-/** Takes customers in, from whatever file they came. Rows are numbered from 2, as below a line of names. */
-export function importCustomers(person: Person, rows: CustomerIn[], dryRun: boolean): Promise<ImportReport> {
+function plainRow(r: Row): CustomerIn {
+  return {
+    ...(Object.fromEntries(ALL.map((c) => [c, plainCell(r[c])])) as Row),
+    kind: r.kind === '' ? 'household' : r.kind.toLowerCase(),
+  };
+}
+
+/**
+ * Takes customers in, from whatever file they came. Rows are numbered from 2, as below a line of names.
+ * @param rows gives them from the first on, as often as it is asked
+ */
+export function importCustomers(
+  person: Person,
+  rows: () => Iterable<CustomerIn>,
+  dryRun: boolean,
+): Promise<ImportReport> {
   return importRows<CustomerIn>(
     person,
     takeCustomersIn,
     dryRun,
     async (db) => {
       const known = await knownCustomers(db);
-      const seen = new Map<string, number>();
-      return inSlices(rows, (row, i): LookedRow<CustomerIn> => {
+      const seen = new Set<string>();
+      return inSlices(rows(), (row, i): LookedRow<CustomerIn> => {
         const at = i + 2;
         const key = customerKey(row.name, row.phone);
         const problems = rowProblems(AddCustomerDto, { ...row, key: '00000000-0000-4000-8000-000000000000' });
-        const twin = seen.get(key);
-        if (twin !== undefined) problems.push({ field: 'name', message: `The same as row ${twin}.` });
-        seen.set(key, at);
         const what = [row.name, row.phone].filter(Boolean).join(', ');
         if (problems.length > 0) return { row: at, outcome: 'wrong', what, problems, make: null };
-        if (known.has(key)) return { row: at, outcome: 'known', what, problems, make: null };
+        // Two of one name and phone are two when something else tells them apart, as in a file that this shop wrote.
+        const whole = JSON.stringify([key, row.kind, row.email, row.address, row.standing]);
+        const isTwice = seen.has(whole);
+        seen.add(whole);
+        if (known.has(key) || isTwice) return { row: at, outcome: 'known', what, problems, make: null };
         return { row: at, outcome: 'new', what, problems, make: row };
       });
     },

@@ -18,6 +18,13 @@ export interface LookedRow<T> extends RowReport {
   make: T | null;
 }
 
+/** What was seen of a file: how many of each sort, those that are worth reading, and what is to be written. */
+export interface Looked<T> {
+  counts: ImportReport['counts'];
+  shown: Record<RowReport['outcome'], RowReport[]>;
+  make: T[];
+}
+
 /**
  * Takes rows in: all of them or none. A dry run looks at every row and writes nothing.
  * @param look tells of every row what it is; called inside the transaction that writes
@@ -27,27 +34,18 @@ export async function importRows<T>(
   person: Person,
   right: Right,
   dryRun: boolean,
-  look: (db: Db) => Promise<LookedRow<T>[]>,
+  look: (db: Db) => Promise<Looked<T>>,
   write: (db: Db, rows: T[]) => Promise<void>,
 ): Promise<ImportReport> {
   allow(person, right);
   return inTransaction(database(), async (db) => {
     await setActor(db, person.id, right.name);
     await tellAsOne(db);
-    const looked = await look(db);
-    const counts = { new: 0, known: 0, wrong: 0 };
-    for (const r of looked) counts[r.outcome]++;
+    const { counts, shown, make } = await look(db);
     const written = !dryRun && counts.wrong === 0;
-    if (written)
-      await write(
-        db,
-        looked.flatMap((r) => (r.outcome === 'new' && r.make !== null ? [r.make] : [])),
-      );
-    const order = { wrong: 0, new: 1, known: 2 };
-    const rows = looked
-      .map(({ row, outcome, what, problems }) => ({ row, outcome, what, problems }))
-      .sort((a, b) => order[a.outcome] - order[b.outcome] || a.row - b.row);
-    return { written, counts, rows: rows.slice(0, SHOWN), more: Math.max(0, rows.length - SHOWN) };
+    if (written) await write(db, make);
+    const rows = [...shown.wrong, ...shown.new, ...shown.known].slice(0, SHOWN);
+    return { written, counts, rows, more: counts.new + counts.known + counts.wrong - rows.length };
   });
 }
 
@@ -55,17 +53,28 @@ export async function importRows<T>(
 const SLICE_MS = 12;
 
 /** Every row looked at, in slices: a hundred thousand rows hold nobody up. Ends when nobody waits for it any more. */
-export async function inSlices<Row, Made>(rows: readonly Row[], look: (row: Row, i: number) => Made): Promise<Made[]> {
-  const made: Made[] = [];
+export async function inSlices<Row, T>(
+  rows: Iterable<Row>,
+  look: (row: Row, i: number) => LookedRow<T>,
+): Promise<Looked<T>> {
+  const looked: Looked<T> = {
+    counts: { new: 0, known: 0, wrong: 0 },
+    shown: { new: [], known: [], wrong: [] },
+    make: [],
+  };
   let since = performance.now();
-  for (const [i, row] of rows.entries()) {
-    made.push(look(row, i));
+  let i = 0;
+  for (const row of rows) {
+    const { make, ...report } = look(row, i++);
+    const { outcome } = report;
+    if (++looked.counts[outcome] <= SHOWN) looked.shown[outcome].push(report);
+    if (outcome === 'new' && make !== null) looked.make.push(make);
     if (performance.now() - since < SLICE_MS) continue;
     await new Promise((next) => setImmediate(next));
     notWanted()?.throwIfAborted();
     since = performance.now();
   }
-  return made;
+  return looked;
 }
 
 /** What a DTO class finds wrong with one row. */

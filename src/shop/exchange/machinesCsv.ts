@@ -7,6 +7,7 @@ import type { Person } from '../access/person';
 import { allow, owner, type Right } from '../access/roles';
 import { plainCell, writeCsv } from './csv';
 import { customerKey } from './customersCsv';
+import { outOfPackets } from '../papers/packets';
 import { inPaperThread } from '../papers/paperThreads';
 import { dayInZone, isCalendarDate } from '../settings/day';
 import type { ImportReport, RowReport } from './dto';
@@ -52,8 +53,8 @@ export async function machinesCsv(person: Person): Promise<string> {
  * @throws ProblemError 400 for a file that cannot be read, 403
  */
 export async function importMachinesCsv(person: Person, text: string, dryRun: boolean): Promise<ImportReport> {
-  const read = (await inPaperThread('readCsv', { text, columns: COLUMNS })) as Row[];
-  const rows = read.map((r) => Object.fromEntries(ALL.map((c) => [c, plainCell(r[c])])) as Row);
+  const packets = await inPaperThread('readCsv', { text, columns: COLUMNS });
+  const plain = (r: Row) => Object.fromEntries(ALL.map((c) => [c, plainCell(r[c])])) as Row;
   return importRows<MachineIn>(
     person,
     takeMachinesIn,
@@ -70,7 +71,7 @@ export async function importMachinesCsv(person: Person, text: string, dryRun: bo
       const { zone } = await shopSettings(db);
       const today = dayInZone(new Date(), zone);
       const tags = new Map<string, number>();
-      return inSlices(rows, (r, i): LookedRow<MachineIn> => {
+      return inSlices(outOfPackets(packets, plain), (r, i): LookedRow<MachineIn> => {
         const at = i + 2;
         const problems: RowReport['problems'] = [];
         const say = (field: string, message: string) => problems.push({ field, message });

@@ -6,8 +6,9 @@ import type { Person } from '../access/person';
 import { allow } from '../access/roles';
 import { exportAll } from './importRows';
 import { customerCard } from '../customers/customers';
+import { outOfPackets } from '../papers/packets';
 import { inPaperThread } from '../papers/paperThreads';
-import { importCustomers } from './customersCsv';
+import { importCustomers, type CustomerIn } from './customersCsv';
 import type { ImportReport } from './dto';
 
 interface CardIn {
@@ -20,7 +21,11 @@ interface CardIn {
 }
 
 /** vCard 4.0 (RFC 6350) of one customer. */
-export function writeCard(c: CardIn): string {
+export function writeCard(given: CardIn): string {
+  // A line end of another sort would end the line of the card itself.
+  const c = Object.fromEntries(
+    Object.entries(given).map(([name, text]) => [name, typeof text === 'string' ? text.replace(/\r\n?/g, '\n') : text]),
+  ) as unknown as CardIn;
   const card = new ICAL.Component('vcard');
   card.addPropertyWithValue('version', '4.0');
   card.addPropertyWithValue('fn', c.name);
@@ -53,5 +58,6 @@ export async function customersVcards(person: Person): Promise<string> {
 }
 
 export async function importCards(person: Person, text: string, dryRun: boolean): Promise<ImportReport> {
-  return importCustomers(person, await inPaperThread('readCards', text), dryRun);
+  const packets = await inPaperThread('readCards', text);
+  return importCustomers(person, () => outOfPackets<CustomerIn>(packets), dryRun);
 }

@@ -1,4 +1,5 @@
 import { listen } from '@/data/news';
+import { closing } from './closing';
 
 const HEART_MS = 10_000;
 /** A stream ends after this and the browser opens another: a session that has ended hears nothing more. */
@@ -25,6 +26,7 @@ export function liveEvents(left: AbortSignal, ageMs = 0): ReadableStream<Uint8Ar
         if (!open) return;
         open = false;
         left.removeEventListener('abort', stop);
+        closing().signal.removeEventListener('abort', stop);
         silence();
         clearInterval(heart);
         clearTimeout(end);
@@ -32,6 +34,7 @@ export function liveEvents(left: AbortSignal, ageMs = 0): ReadableStream<Uint8Ar
         if (!cancelled) controller.close();
       };
       left.addEventListener('abort', stop);
+      closing().signal.addEventListener('abort', stop);
     },
     cancel() {
       cancelled = true;

@@ -1,6 +1,7 @@
 import { gaugeById, reckon } from '@/core/gauges/catalogue';
 import { ProblemError, type FieldProblem } from '../problem';
 import { bookPaper } from './bookPaper';
+import { inPackets } from './packets';
 import { readCards } from './readCards';
 import { readCsv } from './readCsv';
 
@@ -9,8 +10,9 @@ type Reckoned = ReturnType<typeof reckon>;
 /** What takes long and needs no database: done in a thread where there is one. */
 export const paperTasks = {
   bookPaper,
-  readCsv: async (given: Parameters<typeof readCsv>[0]) => readCsv(given),
-  readCards: async (given: Parameters<typeof readCards>[0]) => readCards(given),
+  /** Rows in packets. */
+  readCsv: async (given: Parameters<typeof readCsv>[0]) => inPackets(readCsv(given)),
+  readCards: async (given: Parameters<typeof readCards>[0]) => inPackets(readCards(given)),
   reckonGauge: async (given: { id: string; raw: Parameters<typeof reckon>[1]; room: Parameters<typeof reckon>[2] }) =>
     reckon(gaugeById(given.id)!, given.raw, given.room) as Reckoned,
 };

@@ -1,3 +1,4 @@
+import { inPackets, outOfPackets } from './packets';
 import { bookPaper, type BookOnPaper } from './bookPaper';
 import { closePaperThreads, inPaperThread, openPaperThreads } from './paperThreads';
 
@@ -59,10 +60,19 @@ test('a thread writes what is written here, refuses what is refused here, and ho
   }
   expect(told(await paper).slice(0, 5)).toBe('%PDF-');
   expect(turns).toBeGreaterThan(20);
-  expect(await inPaperThread('readCsv', { text: 'a,b\n1,2', columns })).toEqual([{ a: '1', b: '2' }]);
+  const packets = await inPaperThread('readCsv', { text: 'a,b\n1,2', columns });
+  expect([...outOfPackets(packets)]).toEqual([{ a: '1', b: '2' }]);
   await expect(inPaperThread('readCsv', { text: 'c\n1', columns })).rejects.toMatchObject({
     status: 400,
     fields: [{ field: 'file', message: expect.stringContaining('Columns are missing') }],
   });
   await expect(inPaperThread('readCards', 'hello')).rejects.toMatchObject({ status: 400 });
+});
+
+test('rows go out in packets and come back as they were', () => {
+  const rows = Array.from({ length: 2345 }, (_, i) => ({ a: `row ${i}`, b: '"\n,' }));
+  const packets = inPackets(rows);
+  expect(packets).toHaveLength(3);
+  expect([...outOfPackets(packets)]).toEqual(rows);
+  expect(inPackets([])).toEqual([]);
 });
