@@ -88,3 +88,45 @@ function readCode128(runs: number[]): string {
   }
   return text;
 }
+
+test('letters of other alphabets stand on every paper in typefaces of ours', async ({ page, baseURL }) => {
+  await signIn(page, baseURL!);
+  const name = 'Łukasz Dvořák Ελένη Ирина 10 Ω';
+  const { rows } = await (await page.request.get('/api/v1/models')).json();
+  const taken = await page.request.post('/api/v1/jobs', {
+    headers: { origin: baseURL! },
+    data: {
+      key: crypto.randomUUID(),
+      newMachine: { modelId: rows[0].id, serial: 'Ω-7', pets: false, hoursPerWeek: 1 },
+      newCustomer: { name, kind: 'household', phone: '', email: '', address: 'ул. Мира' },
+      words: name,
+      complaints: ['squeal'],
+      openedBefore: false,
+      arrivalSigns: [],
+      promisedOn: '2199-01-01',
+    },
+  });
+  expect(taken.status()).toBe(201);
+  const { job, tag } = await taken.json();
+  for (const path of [`/jobs/${job}/job-sheet`, `/jobs/${job}/care-sheet`, `/machines/${tag}/tag`]) {
+    await page.goto(path);
+    await settled(page);
+    const shown = await page.getByRole('article').first().innerText();
+    expect(shown.includes('Ирина'), `${path} does not name the owner`).toBe(true);
+    // Every letter is there in a typeface that came from here: none is left to what the machine happens to have.
+    const loaded = await page.evaluate(() =>
+      [...document.fonts].filter((f) => f.status === 'loaded').map((f) => `${f.family} ${f.unicodeRange}`),
+    );
+    expect(
+      loaded.some((f) => f.includes('Noto Sans') && /U\+3[79]\d/i.test(f)),
+      `${path}: Greek`,
+    ).toBe(true);
+    expect(
+      loaded.some((f) => f.includes('Noto Sans') && /U\+04/i.test(f)),
+      `${path}: Cyrillic`,
+    ).toBe(true);
+  }
+  const book = await page.request.get(`/api/v1/machines/${tag}/book.pdf`);
+  const text = (await book.body()).toString('latin1');
+  expect(text).toMatch(/\/BaseFont \/[A-Z]{6}\+NotoSans/);
+});

@@ -1,4 +1,4 @@
-# One file with everything: data, photographs, schema, in the database's own archive format.
+# One file with everything: data, photographs, schema, in the database's own archive format, sealed when asked.
 
 # The server whose data is meant: DATABASE_URL, else the demonstration's own.
 backup_target() {
@@ -11,16 +11,96 @@ backup_target() {
   fi
 }
 
+# Nothing is written over: not a file, not a device, not what a link leads to.
+must_not_be_there() { [ ! -e "$1" ] && [ ! -L "$1" ] || die "$1 is there already: a backup is written over nothing."; }
+
+seal_tool() { node_check; packages; node --import tsx scripts/backup/sealCommand.ts "$@"; }
+
+# write_backup FILE SEALED: whole, or not there.
+write_backup() {
+  local file=$1 sealed=$2 part
+  must_not_be_there "$file"
+  # Written beside it first: a backup that was broken off never looks like one. For nobody else's eyes.
+  part=$(umask 077; mktemp "$file.part.XXXXXX") || die "Nothing can be written beside $file."
+  "$PG_BIN/pg_dump" --format=custom --no-owner --no-privileges --dbname="$DATABASE_URL" --file="$part" ||
+    { rm -f "$part"; die "The backup failed; nothing was written."; }
+  if [ "$sealed" = 1 ]; then
+    seal_tool seal "$part" "$part.sealed" || { rm -f "$part" "$part.sealed"; die "The backup could not be sealed; nothing was written."; }
+    mv -f "$part.sealed" "$part"
+  fi
+  # A link to it: unlike a move it fails when somebody put a file there meanwhile. A stick may know no links.
+  if ln "$part" "$file" 2>/dev/null; then rm -f "$part"
+  else must_not_be_there "$file"; mv -n "$part" "$file"; fi
+  say "Written: $file ($(du -h "$file" | cut -f1))$([ "$sealed" = 1 ] && echo ', sealed'), everything as it stood when it began"
+}
+
 backup() {
-  local file=${1:?backup needs a file to write}
+  local file='' sealed=0
+  while [ $# -gt 0 ]; do
+    case "$1" in
+      --seal) sealed=1 ;;
+      -*) die "backup does not know $1; see ./gritkeeper help" ;;
+      *) file=$1 ;;
+    esac
+    shift
+  done
+  [ -n "$file" ] || die "backup needs a file to write"
+  must_not_be_there "$file"
   postgres_ready
   trap stop_all EXIT
   backup_target
-  # Written beside it first: a backup that was broken off never looks like one.
-  "$PG_BIN/pg_dump" --format=custom --no-owner --no-privileges --dbname="$DATABASE_URL" --file="$file.part" ||
-    { rm -f "$file.part"; die "The backup failed; nothing was written."; }
-  mv "$file.part" "$file"
-  say "Written: $file ($(du -h "$file" | cut -f1)), everything as it stood when it began"
+  write_backup "$file" "$sealed"
+}
+
+# One now, and the oldest away; with --every again and again.
+backups() {
+  local dir='' keep=14 every='' sealed=0
+  while [ $# -gt 0 ]; do
+    case "$1" in
+      --keep) keep=${2:?--keep needs a number}; shift ;;
+      --every) every=${2:?--every needs hours}; shift ;;
+      --seal) sealed=1 ;;
+      -*) die "backups does not know $1; see ./gritkeeper help" ;;
+      *) dir=$1 ;;
+    esac
+    shift
+  done
+  [ -d "$dir" ] || die "backups needs a directory that is there"
+  case "$keep$every" in *[!0-9]*) die "--keep and --every are whole numbers" ;; esac
+  [ "$keep" -ge 1 ] || die "At least one is kept."
+  postgres_ready
+  trap stop_all EXIT
+  backup_target
+  while :; do
+    write_backup "$dir/gritkeeper-$(date -u +%Y%m%d-%H%M%S).backup" "$sealed"
+    # Only what this command wrote, by its names, and never the newest ones.
+    find "$dir" -maxdepth 1 -type f -name 'gritkeeper-[0-9]*-[0-9]*.backup' | sort -r | tail -n "+$((keep + 1))" | while read -r old; do
+      rm -f "$old" && say "Away: $old"
+    done
+    [ -n "$every" ] || return 0
+    sleep "$((every * 3600))" & wait $!
+  done
+}
+
+# The archive of a backup, opened when it is sealed. Sets ARCHIVE; the opened one is taken away at the end.
+ARCHIVE=
+open_archive() {
+  [ -s "$1" ] || die "There is no file $1."
+  ARCHIVE=$1
+  if [ "$(head -c 16 "$1")" = gritkeeper-seal1 ]; then
+    [ -n "${GRITKEEPER_BACKUP_PASSPHRASE:-}" ] || die "This backup is sealed: give its passphrase in GRITKEEPER_BACKUP_PASSPHRASE."
+    local room
+    room=$(umask 077; mktemp -d "$STATE/opened.XXXXXX")
+    seal_tool open "$1" "$room/archive" || { rm -rf "$room"; die "The backup could not be opened."; }
+    ARCHIVE=$room/archive
+  fi
+  "$PG_BIN/pg_restore" --list "$ARCHIVE" >/dev/null 2>&1 || { close_archive; die "$1 is no backup of ours."; }
+}
+close_archive() { case "$ARCHIVE" in "$STATE"/opened.*) rm -rf "$(dirname "$ARCHIVE")" ;; esac; }
+
+# restore_into URL: all or nothing.
+restore_into() {
+  "$PG_BIN/pg_restore" --single-transaction --exit-on-error --no-owner --no-privileges --dbname="$1" "$ARCHIVE"
 }
 
 restore() {
@@ -29,16 +109,34 @@ restore() {
   postgres_ready
   trap stop_all EXIT
   backup_target
-  "$PG_BIN/pg_restore" --list "$file" >/dev/null 2>&1 || die "$file is no backup of ours."
+  open_archive "$file"
   local tables
   tables=$("$PG_BIN/psql" --dbname="$DATABASE_URL" -q -t -A -c "select count(*) from information_schema.tables where table_schema = 'public'") ||
     die "The database does not answer."
   [ "$tables" = 0 ] || die "This database is not empty: restore goes into an empty one only, so that nothing is lost."
-  # All or nothing.
-  "$PG_BIN/pg_restore" --single-transaction --exit-on-error --no-owner --no-privileges --dbname="$DATABASE_URL" "$file" ||
-    die "The restore failed; the database is as empty as before."
+  restore_into "$DATABASE_URL" || die "The restore failed; the database is as empty as before."
   node_check
   packages
   node --import tsx scripts/migrate.ts
   say "Restored from $file"
+}
+
+# Proves that a backup can be restored: into a database of its own, read wholly, brought up to date, and thrown away.
+rehearse() {
+  local file=${1:?rehearse needs a backup to read}
+  node_check
+  packages
+  postgres_ready
+  trap stop_all EXIT
+  cluster_start rehearsal 54360
+  open_archive "$file"
+  cluster_sql rehearsal postgres 'drop database if exists rehearsal with (force)'
+  cluster_sql rehearsal postgres 'create database rehearsal'
+  local url
+  url=$(cluster_url rehearsal rehearsal)
+  restore_into "$url" || die "It cannot be restored."
+  node --import tsx scripts/backup/rehearse.ts "$url" || die "It was restored, and something in it is wrong."
+  DATABASE_URL=$url node --import tsx scripts/migrate.ts || die "It cannot be brought up to date."
+  cluster_sql rehearsal postgres 'drop database if exists rehearsal with (force)'
+  say "Rehearsed: $file can be restored"
 }

@@ -80,6 +80,7 @@ server_wait() {
 stop_all() {
   local code=$?
   trap - EXIT INT TERM
+  close_archive
   if [ -n "$SERVER_PID" ]; then kill "$SERVER_PID" 2>/dev/null && wait "$SERVER_PID" 2>/dev/null || true; fi
   cluster_stop_started
   exit "$code"

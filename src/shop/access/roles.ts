@@ -14,6 +14,8 @@ export interface Right {
   name: string;
   roles: readonly Role[];
   summary: string;
+  /** What is done with it besides, by everybody who may do it, also where their role alone would not let them. */
+  also?: readonly string[];
 }
 
 export function may(role: Role, right: Pick<Right, 'roles'>): boolean {

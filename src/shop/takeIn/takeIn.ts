@@ -52,7 +52,14 @@ export const COMEBACK_DAYS = 90;
  * with 409 when the machine has an open job already.
  */
 export const takeIn = shopDeed(
-  { name: 'take-in', roles: everyone, summary: 'Take a machine in', dto: TakeInDto },
+  {
+    name: 'take-in',
+    roles: everyone,
+    summary: 'Take a machine in, with its owner and a bare model when they are new',
+    // A machine that stands on the counter is taken in, whatever its plate says; the bench looks the model over.
+    also: ['add-customer', 'put-model'],
+    dto: TakeInDto,
+  },
   async (person, dto): Promise<{ job: number; tag: string }> => {
     const taken = await opened(person, dto);
     const state = await jobState(database(), taken.job);

@@ -64,7 +64,7 @@ export const night: BenchColours = {
 };
 
 export const fonts = {
-  text: '"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", sans-serif',
-  label: '"Barlow Semi Condensed", "Atkinson Hyperlegible Next Variable", sans-serif',
-  reading: '"B612", ui-monospace, monospace',
+  text: '"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", "Noto Sans", sans-serif',
+  label: '"Barlow Semi Condensed", "Atkinson Hyperlegible Next Variable", "Noto Sans", sans-serif',
+  reading: '"B612", "Noto Sans", ui-monospace, monospace',
 } as const;
