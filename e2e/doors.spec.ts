@@ -1,6 +1,7 @@
 import { expect } from '@playwright/test';
 import { readdirSync } from 'node:fs';
 import { join, sep } from 'node:path';
+import { settled, signIn } from './bench';
 import { test } from './test';
 
 /** Addresses of every page and route handler in the source, with something in place of each variable part. */
@@ -97,11 +98,106 @@ test('after signing in one lands where one wanted to go, never on another site',
   await expect(page).toHaveURL(/\/machines\?q=library/);
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page).toHaveURL(/\/sign-in$/);
-  await page.goto('/sign-in?next=//elsewhere.test/');
-  await page.getByLabel('Name').fill('demo');
-  await page.getByLabel('Passphrase').fill('salt marsh bench');
-  await page.getByRole('button', { name: 'Open the shop' }).click();
-  await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
+  for (const next of [
+    '//elsewhere.test/',
+    '/%09/elsewhere.test',
+    '/%0a/elsewhere.test',
+    '/%5celsewhere.test',
+    '/\\elsewhere.test',
+  ]) {
+    await page.goto(`/sign-in?next=${encodeURIComponent(decodeURIComponent(next))}`);
+    await page.getByLabel('Name').fill('demo');
+    await page.getByLabel('Passphrase').fill('salt marsh bench');
+    await page.getByRole('button', { name: 'Open the shop' }).click();
+    await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page).toHaveURL(/\/sign-in$/);
+  }
+});
+
+test('what nobody may send is turned away unread, by its length, its method and its address', async ({ stand }) => {
+  const { base, token } = stand;
+  const status = async (path: string, init: RequestInit = {}) => {
+    const response = await fetch(base + path, init);
+    return { status: response.status, text: await response.text(), type: response.headers.get('content-type') };
+  };
+  const json = { 'content-type': 'application/json', origin: base };
+  // A stranger: three and a half megabytes of names once held the shop up for a minute and a half.
+  const names = JSON.stringify(Object.fromEntries(Array.from({ length: 300_000 }, (_, i) => [`k${i}`, 1])));
+  const large = await status('/api/sign-in', { method: 'POST', headers: json, body: names });
+  expect([large.status, large.type]).toEqual([413, 'application/problem+json']);
+  expect(large.text.length).toBeLessThan(500);
+  const zeros = JSON.stringify({ signIn: '\0'.repeat(600), passphrase: 'x' });
+  const zero = await status('/api/sign-in', { method: 'POST', headers: json, body: zeros });
+  expect([zero.status, zero.text.length < 2000]).toEqual([400, true]);
+  // Somebody with a key: each route has its own measure.
+  const bearer = { ...json, authorization: `Bearer ${token}` };
+  const body = (bytes: number) => JSON.stringify({ words: 'x'.repeat(bytes) });
+  expect((await status('/api/v1/jobs', { method: 'POST', headers: bearer, body: body(70_000) })).status).toBe(413);
+  expect((await status('/api/v1/jobs', { method: 'POST', headers: bearer, body: body(60_000) })).status).toBe(400);
+  expect((await status('/machines/%00')).status).toBe(400);
+  expect((await status('/machines?q=%E0%A4%A')).status).toBe(400);
+  expect((await status('/api/v1/shop', { method: 'PATCH', headers: bearer })).status).toBe(405);
+  expect((await status('/nowhere-at-all', { headers: { cookie: 'gk_session=x' }, redirect: 'manual' })).status).toBe(
+    307,
+  );
+});
+
+test('an unknown page is not found, and says so with its status', async ({ page, baseURL }) => {
+  await signIn(page, baseURL!);
+  for (const path of ['/nowhere', '/machines/GK-99999', '/jobs/999999/find', '/customers/999999']) {
+    const response = await page.goto(path);
+    expect([path, response!.status()]).toEqual([path, 404]);
+  }
+});
+
+test('a forwarded host is nobody’s word: it sets no address and passes no check', async ({ stand }) => {
+  const forged = { 'x-forwarded-host': 'elsewhere.test', 'x-forwarded-proto': 'https' };
+  const led = await fetch(`${stand.base}/machines`, { headers: forged, redirect: 'manual' });
+  expect(led.headers.get('location')).toContain(new URL(stand.base).host);
+  const write = await fetch(`${stand.base}/api/sign-in`, {
+    method: 'POST',
+    headers: { ...forged, origin: 'https://elsewhere.test', 'content-type': 'application/json' },
+    body: JSON.stringify({ signIn: 'demo', passphrase: 'salt marsh bench' }),
+  });
+  expect(write.status).toBe(403);
+});
+
+test('a screen that is left locks itself; what was typed is there when it is opened again', async ({
+  page,
+  baseURL,
+}) => {
+  await signIn(page, baseURL!);
+  const shop = async (lockMinutes: number | null) => {
+    const now = await (await page.request.get('/api/v1/shop')).json();
+    const { name, zone, mainsV, paper, benches, units, version } = now;
+    const saved = await page.request.post('/api/v1/shop', {
+      headers: { origin: baseURL! },
+      data: { name, zone, mainsV, paper, benches, units, version, key: crypto.randomUUID(), lockMinutes },
+    });
+    expect(saved.status()).toBe(200);
+  };
+  await shop(1);
+  try {
+    await page.clock.install();
+    await page.goto('/take-in');
+    await settled(page);
+    await page.getByRole('textbox', { name: 'In their own words' }).fill('It hums and');
+    await page.clock.fastForward(70_000);
+    const lock = page.getByRole('dialog', { name: 'The screen is locked' });
+    await expect(lock).toBeVisible();
+    // The way around it is shut as well.
+    await expect(async () => expect((await page.request.get('/api/v1/bench')).status()).toBe(423)).toPass();
+    await lock.getByLabel('Passphrase').fill('wrong');
+    await lock.getByRole('button', { name: 'Unlock' }).click();
+    await expect(lock.getByText('This is not your passphrase.')).toBeVisible();
+    await lock.getByLabel('Passphrase').fill('salt marsh bench');
+    await lock.getByRole('button', { name: 'Unlock' }).click();
+    await expect(lock).toBeHidden();
+    await expect(page.getByRole('textbox', { name: 'In their own words' })).toHaveValue('It hums and');
+  } finally {
+    await shop(null);
+  }
 });
 
 test('the published service answers a bearer token and names every wrong field', async ({ playwright, stand }) => {

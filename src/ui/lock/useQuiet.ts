@@ -16,12 +16,14 @@ const SIGNS = ['pointerdown', 'pointermove', 'keydown', 'wheel', 'touchstart'] a
  */
 export function useQuiet(afterMs: number, isQuiet: boolean, onQuiet: () => void): () => void {
   const noted = useRef(0);
+  const said = useRef(false);
   const say = useRef(onQuiet);
   useEffect(() => {
     say.current = onQuiet;
   });
   const touch = useCallback(() => {
     noted.current = Date.now();
+    said.current = false;
     localStorage.setItem(LAST, String(noted.current));
   }, []);
   useEffect(() => {
@@ -31,7 +33,11 @@ export function useQuiet(afterMs: number, isQuiet: boolean, onQuiet: () => void)
       if (Date.now() - noted.current > NOTE_MS) touch();
     };
     // Before any touch counts: a hand on a screen that has been quiet too long finds it locked.
-    const look = () => Date.now() - Number(localStorage.getItem(LAST) ?? 0) >= afterMs && say.current();
+    const look = () => {
+      if (said.current || Date.now() - Number(localStorage.getItem(LAST) ?? 0) < afterMs) return;
+      said.current = true;
+      say.current();
+    };
     look();
     const clock = setInterval(look, LOOK_MS);
     for (const sign of SIGNS) document.addEventListener(sign, onTouch, { passive: true, capture: true });
