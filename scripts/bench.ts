@@ -12,6 +12,7 @@ import { posterior, statesNeeded } from '../src/core/diagnosis/posterior';
 import { rankActions } from '../src/core/diagnosis/rankActions';
 import { multiplyDemo } from '../src/demo/multiplyDemo';
 import { benchCourses, benchEndings } from './benchFinding';
+import { benchLoad } from './benchLoad';
 import { benchPresses } from './benchPresses';
 import { randomNetwork } from '../src/core/diagnosis/randomNetwork.fixture';
 
@@ -124,6 +125,7 @@ async function openShop(name: string, port: number, scale: number) {
     base,
     url,
     headers: { cookie },
+    pid: child.pid!,
     client,
     close: async () => {
       child.kill();
@@ -152,6 +154,15 @@ async function benchPressesAlone(): Promise<void> {
   const shop = await openShop('gk_bench', 4370, 1);
   try {
     await benchPresses(shop);
+  } finally {
+    await shop.close();
+  }
+}
+
+async function benchLoadAlone(): Promise<void> {
+  const shop = await openShop('gk_bench', 4370, 1);
+  try {
+    await benchLoad(shop, process.argv.includes('--quick'));
   } finally {
     await shop.close();
   }
@@ -277,6 +288,7 @@ function print(rows: { name: string; ms: number }[], unit: number): void {
 const [what, number, only] = process.argv.slice(2);
 if (what === '--scale') await benchScale(Number(number ?? 100));
 else if (what === 'endings') await benchEndings(Number(number ?? 2000));
+else if (what === 'load') await benchLoadAlone();
 else {
   if (what !== 'pages' && what !== 'presses') {
     await benchFinding();

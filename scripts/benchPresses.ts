@@ -7,7 +7,7 @@ import { seededRandom } from '../src/core/diagnosis/seededRandom';
 import { knowledge } from '../src/knowledge';
 import type { JobFacts } from '../src/shop/jobView/dto';
 
-interface Shop {
+export interface Shop {
   base: string;
   url: string;
   headers: { cookie: string };
@@ -43,12 +43,12 @@ export async function benchPresses(shop: Shop): Promise<void> {
   line('next proposal there, without a pause', pushed.proposed);
 }
 
-function at(times: number[], part: number): number {
+export function at(times: number[], part: number): number {
   const sorted = [...times].sort((a, b) => a - b);
   return sorted[Math.min(sorted.length - 1, Math.floor(part * sorted.length))]!;
 }
 
-async function bareInserts(url: string): Promise<number[]> {
+export async function bareInserts(url: string): Promise<number[]> {
   const db = knex({ client: 'pg', connection: url, pool: { min: BROWSERS, max: BROWSERS } });
   try {
     await db.raw(
@@ -90,7 +90,7 @@ async function freshJob(shop: Shop, agent: Agent): Promise<JobFacts> {
   return (await ask(shop, agent, 'GET', `/api/v1/jobs/${job}/facts`)) as JobFacts;
 }
 
-async function press(shop: Shop, presses: number, thoughtMs: number) {
+export async function press(shop: Shop, presses: number, thoughtMs: number) {
   const acknowledged: number[] = [];
   const proposed: number[] = [];
   const browser = async (who: number) => {

@@ -80,7 +80,9 @@ export function problemDocument(status: number, title: string, more: Record<stri
       headers: {
         'content-type': 'application/problem+json',
         'cache-control': 'no-store',
-        ...(status === 503 ? { 'retry-after': String(AGAIN_S) } : {}),
+        ...(status === 503 || status === 429
+          ? { 'retry-after': String(typeof more.retryAfterS === 'number' ? more.retryAfterS : AGAIN_S) }
+          : {}),
       },
     },
   );

@@ -95,6 +95,18 @@ export async function endOtherSessions(db: Db, personId: number, but: number | u
   return query.delete();
 }
 
+/** Whether a session still opens the shop: neither ended nor locked, nor its person. */
+export async function sessionStands(db: Db, id: number): Promise<boolean> {
+  const row = await db('session')
+    .join('person', 'person.id', 'session.person_id')
+    .where('session.id', id)
+    .whereNull('session.locked_at')
+    .whereNull('person.locked_at')
+    .where('session.expires_at', '>', db.fn.now())
+    .first('session.id');
+  return row !== undefined;
+}
+
 /** Marks a session as used. */
 export async function touchSession(db: Db, tokenHash: Buffer): Promise<void> {
   await db('session').where({ token_hash: tokenHash }).update({ last_seen_at: db.fn.now() });

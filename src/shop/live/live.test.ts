@@ -8,7 +8,8 @@ import { endWait } from '../endWait/endWait';
 import { readJob } from '../odds/readJob';
 import { machineCard } from '../machines/machines';
 import { moveJob } from '../moveJob/moveJob';
-import { base, furnishShop, openJob } from '../scene.fixture';
+import { signIn, signOut } from '../access/signIn';
+import { base, furnishShop, openJob, PASSPHRASE } from '../scene.fixture';
 import { startWait } from '../startWait/startWait';
 import { liveEvents } from './live';
 import { ringClocks, tidy } from './ringClocks';
@@ -135,6 +136,29 @@ test('a reader that cancels is let go without an error, and the news do not look
     place: 'rack',
   });
   await expect(reader.closed).resolves.toBeUndefined();
+});
+
+test('a stream ends with its session: who has signed out, or was locked out, hears nothing more', async () => {
+  const open = async () => {
+    const { token } = await signIn({ signIn: 'tess', passphrase: PASSPHRASE }, { address: '', agent: '' });
+    const row = await db('session').orderBy('id', 'desc').first('id');
+    const reader = liveEvents(new AbortController().signal, { session: row.id, heartMs: 20 }).getReader();
+    return { token, session: row.id as number, reader };
+  };
+  /** Read to its end. @throws Error when it does not end */
+  const ends = async (reader: ReadableStreamDefaultReader<Uint8Array>) => {
+    for (let i = 0; i < 500; i++) if ((await reader.read()).done) return true;
+    return false;
+  };
+  const left = await open();
+  await signOut(left.token);
+  expect(await ends(left.reader)).toBe(true);
+  const locked = await open();
+  await db('session').where({ id: locked.session }).update({ locked_at: db.fn.now() });
+  expect(await ends(locked.reader)).toBe(true);
+  const stays = await open();
+  for (let i = 0; i < 8; i++) expect((await stays.reader.read()).done).toBe(false);
+  await stays.reader.cancel();
 });
 
 test('a wait clock rings once, on the server, whoever looks and however many servers there are', async () => {

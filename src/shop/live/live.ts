@@ -1,4 +1,6 @@
+import { database } from '@/data/database';
 import { listen } from '@/data/news';
+import { sessionStands } from '@/data/people';
 import { closing } from './closing';
 
 const HEART_MS = 10_000;
@@ -7,9 +9,13 @@ const LONGEST_MS = 10 * 60_000;
 
 /**
  * Changes of the shop as server-sent events (HTML Living Standard, section 9.2) until the reader leaves.
- * @param ageMs how old the reader's page is: what changed since it was drawn is told first
+ * @param of.ageMs how old the reader's page is: what changed since it was drawn is told first
+ * @param of.session ends with it: who has signed out, or was locked out, hears nothing more
  */
-export function liveEvents(left: AbortSignal, ageMs = 0): ReadableStream<Uint8Array> {
+export function liveEvents(
+  left: AbortSignal,
+  { ageMs = 0, session, heartMs = HEART_MS }: { ageMs?: number; session?: number; heartMs?: number } = {},
+): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();
   let stop = () => {};
   let cancelled = false;
@@ -19,7 +25,10 @@ export function liveEvents(left: AbortSignal, ageMs = 0): ReadableStream<Uint8Ar
       write('retry: 1000\nevent: hello\ndata: {}\n\n');
       const silence = listen((news) => write(`event: change\ndata: ${JSON.stringify(news)}\n\n`), ageMs);
       // An event and no comment: the browser shows comments to nobody, and a cut cable says nothing by itself.
-      const heart = setInterval(() => write('event: here\ndata: {}\n\n'), HEART_MS);
+      const heart = setInterval(() => {
+        if (session !== undefined) void stillIn(session).then((isIn) => isIn || stop());
+        write('event: here\ndata: {}\n\n');
+      }, heartMs);
       const end = setTimeout(() => stop(), LONGEST_MS);
       let open = true;
       stop = () => {
@@ -41,4 +50,13 @@ export function liveEvents(left: AbortSignal, ageMs = 0): ReadableStream<Uint8Ar
       stop();
     },
   });
+}
+
+/** A database that is away says nothing of anybody: the stream stays, and ends by its own time. */
+async function stillIn(session: number): Promise<boolean> {
+  try {
+    return await sessionStands(database(), session);
+  } catch {
+    return true;
+  }
 }

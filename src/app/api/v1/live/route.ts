@@ -1,10 +1,11 @@
 import { answer } from '@/app/answer';
+import { currentPerson } from '@/app/person';
 import { liveEvents } from '@/shop/live/live';
 
 /** Changes of the shop as they happen; with `?age=` (ms) also those since the reader's page was drawn. */
 export const GET = answer(
   async (request) =>
-    new Response(liveEvents(request.signal, ageOf(request)), {
+    new Response(liveEvents(request.signal, { ageMs: ageOf(request), ...(await sessionOf()) }), {
       headers: {
         'content-type': 'text/event-stream; charset=utf-8',
         // Compressed or buffered, an event would arrive with the next one.
@@ -13,6 +14,11 @@ export const GET = answer(
       },
     }),
 );
+
+async function sessionOf(): Promise<{ session?: number }> {
+  const { session } = await currentPerson();
+  return session === undefined ? {} : { session };
+}
 
 /** @returns ms; what is no age is none: the reader then hears from now on. */
 function ageOf(request: Request): number {
