@@ -77,6 +77,12 @@ describe('who stands behind the door', () => {
   });
 });
 
+test('where the line is enciphered the browser is told to keep to it, and nowhere else', async () => {
+  const tls = await knock('/sign-in', { headers: { 'x-forwarded-proto': 'https' } });
+  expect(tls.headers.get('strict-transport-security')).toMatch(/max-age=\d{8}/);
+  expect((await knock('/sign-in')).headers.get('strict-transport-security')).toBeNull();
+});
+
 describe('who has no key', () => {
   test('is led to the door, and back to where they wanted to go', async () => {
     const response = await knock('/machines?q=gull');

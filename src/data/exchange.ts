@@ -4,8 +4,18 @@ import type { MachineRow } from './machines';
 
 const CHUNK = 1000;
 
-export async function allCustomers(db: Db): Promise<CustomerRow[]> {
-  return db('customer').whereNull('merged_into').orderBy('id');
+/** Rows in the order of their numbers, a page at a time: no more than a page is held, however many there are. */
+async function* paged<Row extends { id: number }>(page: (after: number) => Promise<Row[]>): AsyncGenerator<Row[]> {
+  for (let after = 0; ;) {
+    const rows = await page(after);
+    if (rows.length > 0) yield rows;
+    if (rows.length < CHUNK) return;
+    after = rows.at(-1)!.id;
+  }
+}
+
+export function allCustomers(db: Db): AsyncGenerator<CustomerRow[]> {
+  return paged((after) => db('customer').whereNull('merged_into').where('id', '>', after).orderBy('id').limit(CHUNK));
 }
 
 /** Every customer by `name|digits of the phone`, small letters. */
@@ -41,20 +51,25 @@ export async function insertCustomers(
   await db.raw('select refresh_customer_search(variadic ?::bigint[])', [ids]);
 }
 
-export async function allMachines(db: Db) {
+type MachineOut = Pick<
+  MachineRow,
+  'id' | 'tag' | 'serial' | 'made_year' | 'purchased_on' | 'pets' | 'hours_per_week' | 'note'
+> & { maker: string; model: string; owner: string; owner_phone: string };
+
+export function allMachines(db: Db): AsyncGenerator<MachineOut[]> {
+  return paged((after) => machinesAfter(db, after));
+}
+
+async function machinesAfter(db: Db, after: number): Promise<MachineOut[]> {
   return db('machine')
     .join('model', 'model.id', 'machine.model_id')
     .join('customer', 'customer.id', 'machine.customer_id')
     .whereNull('machine.merged_into')
+    .where('machine.id', '>', after)
     .orderBy('machine.id')
-    .select<
-      (Pick<MachineRow, 'tag' | 'serial' | 'made_year' | 'purchased_on' | 'pets' | 'hours_per_week' | 'note'> & {
-        maker: string;
-        model: string;
-        owner: string;
-        owner_phone: string;
-      })[]
-    >(
+    .limit(CHUNK)
+    .select<MachineOut[]>(
+      'machine.id',
       'machine.tag',
       'machine.serial',
       'machine.made_year',

@@ -9,12 +9,18 @@ const FORMULA = /^'*[=+\-@\t\r]/;
 /**
  * Writes CSV as RFC 4180 has it: CRLF, quotes where they are needed. A cell that a spreadsheet would run as a formula
  * gets an apostrophe before it.
+ * @param withNames whether the first line names the columns; a file that is written in pieces names them once
  */
-export function writeCsv(columns: readonly string[], rows: readonly (readonly (string | number | null)[])[]): string {
+export function writeCsv(
+  columns: readonly string[],
+  rows: readonly (readonly (string | number | null)[])[],
+  withNames = true,
+): string {
   const safe = rows.map((row) =>
     row.map((cell) => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell)),
   );
-  return `${Papa.unparse({ fields: [...columns], data: safe as unknown[][] }, { newline: '\r\n' })}\r\n`;
+  const data = safe as unknown[][];
+  return `${Papa.unparse(withNames ? { fields: [...columns], data } : data, { newline: '\r\n' })}\r\n`;
 }
 
 /** The apostrophe that `writeCsv` set before a formula comes off again. */

@@ -1,13 +1,13 @@
 import { allCustomers, insertCustomers, knownCustomers } from '@/data/exchange';
-import { database } from '@/data/database';
 import type { Person } from '../access/person';
-import { allow, owner, type Right } from '../access/roles';
+import { owner, type Right } from '../access/roles';
 import { outOfPackets } from '../papers/packets';
 import { inPaperThread } from '../papers/paperThreads';
 import { AddCustomerDto } from '../customers/dto';
 import { plainCell, writeCsv } from './csv';
 import type { ImportReport } from './dto';
-import { exportAll, importRows, inSlices, rowProblems, type LookedRow } from './importRows';
+import { importRows, inSlices, rowProblems, type LookedRow } from './importRows';
+import { writtenOut } from './written';
 
 export const takeCustomersIn: Right = {
   name: 'import-customers',
@@ -30,12 +30,13 @@ export interface CustomerIn {
   standing: string;
 }
 
-export async function customersCsv(person: Person): Promise<string> {
-  allow(person, exportAll);
-  const rows = await allCustomers(database());
-  return writeCsv(
-    ALL,
-    rows.map((c) => [c.name, c.kind, c.phone, c.email, c.address, c.standing]),
+export function customersCsv(person: Person): Promise<AsyncGenerator<string>> {
+  return writtenOut(person, allCustomers, (rows, isFirst) =>
+    writeCsv(
+      ALL,
+      rows.map((c) => [c.name, c.kind, c.phone, c.email, c.address, c.standing]),
+      isFirst,
+    ),
   );
 }
 

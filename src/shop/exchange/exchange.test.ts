@@ -87,6 +87,13 @@ describe('CSV', () => {
   });
 });
 
+/** All pieces of a file that is written out. */
+async function whole(written: Promise<AsyncGenerator<string>>): Promise<string> {
+  let text = '';
+  for await (const piece of await written) text += piece;
+  return text;
+}
+
 describe('customers in and out', () => {
   test('a dry run tells of every row and writes nothing; one wrong row stops all', async () => {
     const text =
@@ -112,7 +119,7 @@ describe('customers in and out', () => {
       standing: 'Ring before nine,\nnever on Sundays',
       search: expect.stringContaining('oskar thorn'),
     });
-    const again = await customersCsv(owner);
+    const again = await whole(customersCsv(owner));
     expect(again).toContain("'=cmd");
     expect((await importCustomersCsv(owner, again, true)).counts).toMatchObject({ new: 0, wrong: 0 });
     expect(await db('audit').where({ deed: 'import-customers', row_of: 'customer' })).toHaveLength(3);
@@ -121,7 +128,7 @@ describe('customers in and out', () => {
   test('two of one name and phone are two when something tells them apart: what this shop wrote it can read', async () => {
     const text = 'name,phone,address\nMarsk Twin,555 31,Upper mill\nMarsk Twin,555 31,Lower mill\n';
     expect(await importCustomersCsv(owner, text, false)).toMatchObject({ written: true, counts: { new: 2 } });
-    const written = await customersCsv(owner);
+    const written = await whole(customersCsv(owner));
     expect(written.match(/Marsk Twin/g)).toHaveLength(2);
     expect((await importCustomersCsv(owner, written, true)).counts).toMatchObject({ new: 0, wrong: 0 });
     await db('customer').where({ name: 'Marsk Twin' }).update({ name: 'gone' });
@@ -150,6 +157,25 @@ describe('customers in and out', () => {
     expect(await importCustomersCsv(owner, text, false)).toMatchObject({ written: true });
     expect(await count('customer')).toBe(before + 50_000);
   }, 120_000);
+
+  test('many are written out page by page, each of them once, under one line of names', async () => {
+    const all = await count('customer');
+    const pieces: string[] = [];
+    for await (const piece of await customersCsv(owner)) pieces.push(piece);
+    expect(all).toBeGreaterThan(50_000);
+    expect(pieces.length).toBeGreaterThan(50);
+    const rows = readCsv({
+      text: pieces.join(''),
+      columns: { needed: ['name'], allowed: ['kind', 'phone', 'email', 'address', 'standing'] },
+    });
+    expect(rows).toHaveLength(all);
+    expect(new Set(rows.map((r) => `${r.name}|${r.phone}|${r.address}`)).size).toBe(all);
+    // A reader that leaves in the middle holds no connection.
+    const left = await customersCsv(owner);
+    await left.next();
+    await left.return(undefined);
+    expect((db.client.pool as { numUsed(): number }).numUsed()).toBe(0);
+  });
 
   test('only an owner', async () => {
     const technician: Person = { ...owner, role: 'technician' };
@@ -214,7 +240,7 @@ describe('machines in and out', () => {
       pets: true,
       hours_per_week: 2.5,
     });
-    expect(await importMachinesCsv(owner, await machinesCsv(owner), true)).toMatchObject({
+    expect(await importMachinesCsv(owner, await whole(machinesCsv(owner)), true)).toMatchObject({
       counts: { new: 0, wrong: 0 },
     });
   });
@@ -267,7 +293,7 @@ describe('vCard', () => {
     ]);
     expect(() => readCards('hello')).toThrow('cannot be used');
     await importCards(owner, older, false);
-    expect(await customersVcards(owner)).toContain('FN:Ada Quill');
+    expect(await whole(customersVcards(owner))).toContain('FN:Ada Quill');
   });
 });
 

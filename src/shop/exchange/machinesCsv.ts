@@ -1,17 +1,18 @@
 import { warrantyUntil } from '@/core/service/warranty';
 import { allMachines, insertMachines, knownCustomers, knownMachines, type MachineIn } from '@/data/exchange';
-import { database, type Db } from '@/data/database';
+import type { Db } from '@/data/database';
 import { models, nextTag } from '@/data/machines';
 import { shopSettings } from '@/data/shopSettings';
 import type { Person } from '../access/person';
-import { allow, owner, type Right } from '../access/roles';
+import { owner, type Right } from '../access/roles';
 import { plainCell, writeCsv } from './csv';
 import { customerKey } from './customersCsv';
 import { outOfPackets } from '../papers/packets';
 import { inPaperThread } from '../papers/paperThreads';
 import { dayInZone, isCalendarDate } from '../settings/day';
 import type { ImportReport, RowReport } from './dto';
-import { exportAll, importRows, inSlices, type LookedRow } from './importRows';
+import { importRows, inSlices, type LookedRow } from './importRows';
+import { writtenOut } from './written';
 
 export const takeMachinesIn: Right = {
   name: 'import-machines',
@@ -26,24 +27,25 @@ const COLUMNS = {
 const ALL = [...COLUMNS.needed, ...COLUMNS.allowed] as const;
 type Row = Record<(typeof ALL)[number], string>;
 
-export async function machinesCsv(person: Person): Promise<string> {
-  allow(person, exportAll);
-  const rows = await allMachines(database());
-  return writeCsv(
-    ALL,
-    rows.map((m) => [
-      m.maker,
-      m.model,
-      m.owner,
-      m.owner_phone,
-      m.tag,
-      m.serial,
-      m.made_year,
-      m.purchased_on,
-      m.pets ? 'yes' : 'no',
-      m.hours_per_week,
-      m.note,
-    ]),
+export function machinesCsv(person: Person): Promise<AsyncGenerator<string>> {
+  return writtenOut(person, allMachines, (rows, isFirst) =>
+    writeCsv(
+      ALL,
+      rows.map((m) => [
+        m.maker,
+        m.model,
+        m.owner,
+        m.owner_phone,
+        m.tag,
+        m.serial,
+        m.made_year,
+        m.purchased_on,
+        m.pets ? 'yes' : 'no',
+        m.hours_per_week,
+        m.note,
+      ]),
+      isFirst,
+    ),
   );
 }
 

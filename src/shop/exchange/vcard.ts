@@ -3,13 +3,12 @@ import { contactsOf } from '@/data/customers';
 import { allCustomers } from '@/data/exchange';
 import { database } from '@/data/database';
 import type { Person } from '../access/person';
-import { allow } from '../access/roles';
-import { exportAll } from './importRows';
 import { customerCard } from '../customers/customers';
 import { outOfPackets } from '../papers/packets';
 import { inPaperThread } from '../papers/paperThreads';
 import { importCustomers, type CustomerIn } from './customersCsv';
 import type { ImportReport } from './dto';
+import { writtenOut } from './written';
 
 interface CardIn {
   name: string;
@@ -52,9 +51,8 @@ export async function customerVcard(id: number): Promise<string> {
   );
 }
 
-export async function customersVcards(person: Person): Promise<string> {
-  allow(person, exportAll);
-  return (await allCustomers(database())).map(writeCard).join('');
+export function customersVcards(person: Person): Promise<AsyncGenerator<string>> {
+  return writtenOut(person, allCustomers, (rows) => rows.map(writeCard).join(''));
 }
 
 export async function importCards(person: Person, text: string, dryRun: boolean): Promise<ImportReport> {

@@ -1,6 +1,6 @@
 import { answer } from '@/app/answer';
 import { addressOf } from '@/app/addressOf';
-import { download } from '@/app/download';
+import { download, streamOf } from '@/app/download';
 import { currentPerson } from '@/app/person';
 import { customersCsv } from '@/shop/exchange/customersCsv';
 import { machinesCsv } from '@/shop/exchange/machinesCsv';
@@ -15,7 +15,7 @@ const files = {
   'customers.csv': { write: customersCsv, type: CSV },
   'machines.csv': { write: machinesCsv, type: CSV },
   'finder-learning.json': {
-    write: async (person: Person) => `${JSON.stringify(await exportLearning(person), null, 1)}\n`,
+    write: async (person: Person) => [`${JSON.stringify(await exportLearning(person), null, 1)}\n`],
     type: 'application/json',
   },
   'customers.vcf': { write: customersVcards, type: 'text/vcard; charset=utf-8' },
@@ -26,7 +26,7 @@ export const GET = answer<{ params: Promise<{ what: string }> }>(async (request,
   if (!Object.hasOwn(files, what)) throw notFound(`The file ${what}`);
   const { write, type } = files[what as keyof typeof files];
   const person = await currentPerson();
-  const text = await write(person);
+  const pieces = await write(person);
   await tellDoor({ what: 'exported', personId: person.id, address: addressOf(request), detail: what });
-  return download(text, type, what);
+  return download(streamOf(pieces), type, what);
 });
