@@ -1,3 +1,26 @@
+/** What was stranded on cards that were merged goes to the cards that are kept. */
+export const repair = `
+-- Machines on a dead card with an open job, where the kept one has one too: they live again, or one job could not be worked.
+update machine m set merged_into = null, version = version + 1
+where m.merged_into is not null
+  and exists (select from job where machine_id = m.id and closed_at is null)
+  and exists (select from job where machine_id = kept_machine(m.id) and closed_at is null);
+update job set machine_id = kept_machine(machine_id)
+where machine_id in (select id from machine where merged_into is not null);
+update timeline set machine_id = kept_machine(machine_id)
+where machine_id in (select id from machine where merged_into is not null);
+update fitted_part set machine_id = kept_machine(machine_id)
+where machine_id in (select id from machine where merged_into is not null);
+update machine set customer_id = kept_customer(customer_id)
+where customer_id in (select id from customer where merged_into is not null);
+update job set customer_id = kept_customer(customer_id)
+where customer_id in (select id from customer where merged_into is not null);
+update site set customer_id = kept_customer(customer_id)
+where customer_id in (select id from customer where merged_into is not null);
+update contact set customer_id = kept_customer(customer_id)
+where customer_id in (select id from customer where merged_into is not null);
+`;
+
 /**
  * What a key was used for, so that it never answers another question. Nothing is written on a card that was merged into
  * another: the schema refuses it, and what was stranded there before goes to the card that is kept. Numbers of tags come from
@@ -22,25 +45,7 @@ create function kept_machine(start bigint) returns bigint language sql stable as
   ) select id from way order by step desc limit 1
 $$;
 
--- Machines on a dead card with an open job, where the kept one has one too: they live again, or one job could not be worked.
-update machine m set merged_into = null, version = version + 1
-where m.merged_into is not null
-  and exists (select from job where machine_id = m.id and closed_at is null)
-  and exists (select from job where machine_id = kept_machine(m.id) and closed_at is null);
-update job set machine_id = kept_machine(machine_id)
-where machine_id in (select id from machine where merged_into is not null);
-update timeline set machine_id = kept_machine(machine_id)
-where machine_id in (select id from machine where merged_into is not null);
-update fitted_part set machine_id = kept_machine(machine_id)
-where machine_id in (select id from machine where merged_into is not null);
-update machine set customer_id = kept_customer(customer_id)
-where customer_id in (select id from customer where merged_into is not null);
-update job set customer_id = kept_customer(customer_id)
-where customer_id in (select id from customer where merged_into is not null);
-update site set customer_id = kept_customer(customer_id)
-where customer_id in (select id from customer where merged_into is not null);
-update contact set customer_id = kept_customer(customer_id)
-where customer_id in (select id from customer where merged_into is not null);
+${repair}
 
 -- Held until the transaction ends, so that nobody merges the card meanwhile. GK001: look again, it was merged.
 create function on_standing_customer() returns trigger language plpgsql as $$
