@@ -43,6 +43,7 @@ test('a known machine is found, said, and taken in with at most twelve keys besi
 }) => {
   const { tag } = await freeMachine(page, 'upright-shaft-belt');
   await page.goto('/');
+  await settled(page);
   const hand = keys(page);
   await hand.press('g');
   await hand.press('t');
@@ -98,7 +99,7 @@ test('an owner who is mistyped is found, and a new machine of theirs is taken in
   await page
     .getByLabel('Photograph', { exact: true })
     .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no') });
-  await expect(page.getByRole('alert').filter({ hasText: 'not a picture' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'no photograph' })).toBeVisible();
 
   // Under warranty the owner must choose, and nothing of the above is lost by the refusal.
   await page.getByRole('button', { name: /Take it in/ }).click();

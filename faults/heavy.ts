@@ -155,6 +155,8 @@ export async function worstLegal(stand: Stand): Promise<string> {
 const CONNECTIONS = 64;
 const SECONDS = 4;
 const BACK_MS = 5000;
+/** How slow is not what is asked while all of them ask. */
+const PATIENCE_MS = 240_000;
 
 /** More hands than the shop has: answers are slow, or an honest "later", never wrong, and right after it all is as before. */
 export async function tooManyHands(stand: Stand): Promise<string> {
@@ -172,7 +174,7 @@ export async function tooManyHands(stand: Stand): Promise<string> {
     await Promise.all(
       Array.from({ length: CONNECTIONS }, async (_, i) => {
         for (let n = i; Date.now() < end; n++) {
-          const answer = await hand.ask('GET', paths[n % paths.length]!);
+          const answer = await hand.ask('GET', paths[n % paths.length]!, undefined, {}, PATIENCE_MS);
           await answer.text();
           tally.set(answer.status, (tally.get(answer.status) ?? 0) + 1);
         }

@@ -210,7 +210,7 @@ export class Hand {
     return fetch(this.base + path, {
       method,
       redirect: 'manual',
-      signal: AbortSignal.timeout(60_000),
+      signal: AbortSignal.timeout(240_000),
       headers: {
         origin: this.base,
         cookie: this.cookie,

@@ -279,8 +279,8 @@ export async function nastyWords(stand: Stand): Promise<string> {
       expect(Array.isArray(found.rows), `${what}: the search`);
     }
     const large = await hand.ask('POST', '/api/v1/jobs', { ...stranger(id), words: 'x'.repeat(10_000_000) });
-    const refusal = (await large.json()) as { fields?: { field: string }[] };
-    expect(large.status === 400 && refusal.fields?.[0]?.field === 'words', `10 MB answered ${large.status}`);
+    const { title } = (await large.json()) as { title: string };
+    expect(large.status === 413 && title.includes('64 KiB'), `10 MB answered ${large.status}: ${title}`);
     const zero = await hand.ask('POST', '/api/v1/jobs', { ...stranger(id), words: 'a\u0000b' });
     expect(zero.status === 400, `a zero character answered ${zero.status}`);
     expect((await stand.sql(HALF_JOBS)).length === 0, 'there is a half job');

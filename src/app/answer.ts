@@ -18,14 +18,14 @@ const AGAIN_S = 2;
  * Wraps a route handler: every write is logged, refusals become problem documents (RFC 9457), faults are logged and say what is
  * known. The work is cancelled when its sender leaves, and bounded per person.
  */
-export function answer<C>(handler: Handler<C>): Handler<C> {
+export function answer<C>(handler: Handler<C>, longestMs?: number): Handler<C> {
   return async (request, context) => {
     const requestId = request.headers.get('x-request-id');
     const started = performance.now();
     const line = () => ({ requestId, method: request.method, path: new URL(request.url).pathname.slice(0, 200) });
     try {
       const person = unseal<Person>(request.headers.get(PERSON_HEADER));
-      const response = await asWork(person?.id ?? null, request.signal, () => handler(request, context));
+      const response = await asWork(person?.id ?? null, request.signal, () => handler(request, context), longestMs);
       log[request.method === 'GET' ? 'debug' : 'info'](
         { ...line(), status: response.status, ms: Math.round(performance.now() - started) },
         'done',

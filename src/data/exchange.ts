@@ -30,25 +30,21 @@ export async function insertCustomers(
   db: Db,
   rows: { name: string; kind: string; phone: string; email: string; address: string; standing: string }[],
 ): Promise<void> {
-  const ids: number[] = [];
-  for (let i = 0; i < rows.length; i += CHUNK)
-    ids.push(
-      ...(
-        await db('customer')
-          .insert(
-            rows.slice(i, i + CHUNK).map(({ name, kind, phone, email, address, standing }) => ({
-              name,
-              kind,
-              phone,
-              email,
-              address,
-              standing,
-            })),
-          )
-          .returning('id')
-      ).map((r: { id: number }) => r.id),
-    );
-  await db.raw('select refresh_customer_search(variadic ?::bigint[])', [ids]);
+  for (let i = 0; i < rows.length; i += CHUNK) {
+    const inserted = await db('customer')
+      .insert(
+        rows.slice(i, i + CHUNK).map(({ name, kind, phone, email, address, standing }) => ({
+          name,
+          kind,
+          phone,
+          email,
+          address,
+          standing,
+        })),
+      )
+      .returning('id');
+    await db.raw('select refresh_customer_search(variadic ?::bigint[])', [inserted.map((r: { id: number }) => r.id)]);
+  }
 }
 
 type MachineOut = Pick<
@@ -106,14 +102,10 @@ export type MachineIn = Pick<
 >;
 
 export async function insertMachines(db: Db, rows: MachineIn[]): Promise<void> {
-  const ids: number[] = [];
-  for (let i = 0; i < rows.length; i += CHUNK)
-    ids.push(
-      ...(
-        await db('machine')
-          .insert(rows.slice(i, i + CHUNK))
-          .returning('id')
-      ).map((r: { id: number }) => r.id),
-    );
-  await db.raw('select refresh_machine_search(variadic ?::bigint[])', [ids]);
+  for (let i = 0; i < rows.length; i += CHUNK) {
+    const inserted = await db('machine')
+      .insert(rows.slice(i, i + CHUNK))
+      .returning('id');
+    await db.raw('select refresh_machine_search(variadic ?::bigint[])', [inserted.map((r: { id: number }) => r.id)]);
+  }
 }

@@ -24,6 +24,8 @@ export type FaultSort = 'away' | 'disk-full' | 'busy' | 'contended' | 'unkept';
 /** What sort of fault an error is, when it is one that people can do something about. */
 export function faultSort(error: unknown): FaultSort | null {
   if (!(error instanceof Error)) return null;
+  // Given up because it took longer than anybody waits.
+  if (error.name === 'TimeoutError' || error.name === 'AbortError') return 'busy';
   const code = (error as Error & { code?: unknown }).code;
   if (code === DISK_FULL) return 'disk-full';
   if (typeof code === 'string') {

@@ -7,8 +7,9 @@ interface Work {
   signal: AbortSignal;
 }
 
-/** No answer is worth waiting for longer. */
-const LONGEST_MS = 30_000;
+/** No answer is worth waiting for longer, but for a file of a hundred thousand rows. */
+export const LONGEST_MS = 30_000;
+export const LONGEST_FILE_MS = 180_000;
 /** Twenty tabs that all come back at once. */
 const MOST_AT_ONCE = 40;
 
@@ -24,18 +25,23 @@ export function notWanted(): AbortSignal | undefined {
 }
 
 /**
- * Does the work of one request: cancelled when its sender leaves or after half a minute; so much at once per person and no more.
+ * Does the work of one request: cancelled when its sender leaves or after its time; so much at once per person and no more.
  * @param person who asks, null for one who has not signed in
  * @throws ProblemError 503 when this person has more under way than anybody needs
  */
-export async function asWork<T>(person: number | null, left: AbortSignal, work: () => Promise<T>): Promise<T> {
+export async function asWork<T>(
+  person: number | null,
+  left: AbortSignal,
+  work: () => Promise<T>,
+  longestMs = LONGEST_MS,
+): Promise<T> {
   const whose = person ?? 0;
   const already = works.under.get(whose) ?? 0;
   if (already >= MOST_AT_ONCE)
     throw new ProblemError(503, 'You have asked for more than can be answered at once: try again in a moment.');
   works.under.set(whose, already + 1);
   try {
-    const signal = AbortSignal.any([left, AbortSignal.timeout(LONGEST_MS)]);
+    const signal = AbortSignal.any([left, AbortSignal.timeout(longestMs)]);
     return await works.current.run({ signal }, work);
   } finally {
     const left = works.under.get(whose)! - 1;

@@ -5,6 +5,7 @@ import { importCustomersCsv, takeCustomersIn } from '@/shop/exchange/customersCs
 import { importMachinesCsv, takeMachinesIn } from '@/shop/exchange/machinesCsv';
 import { importCards } from '@/shop/exchange/vcard';
 import { notFound, refuseIf } from '@/shop/problem';
+import { LONGEST_FILE_MS } from '@/shop/work/work';
 
 const files = {
   'customers.csv': { right: takeCustomersIn, take: importCustomersCsv },
@@ -29,4 +30,4 @@ export const POST = answer<{ params: Promise<{ what: string }> }>(async (request
   }
   const dryRun = !new URL(request.url).searchParams.has('write');
   return Response.json(await take(person, text, dryRun));
-});
+}, LONGEST_FILE_MS);
