@@ -194,7 +194,16 @@ test('printed, a result fits one sheet', async ({ page }) => {
 test('the service answers as the screen does, and refuses field by field', async ({ page, baseURL }) => {
   const ask = (data: object) =>
     page.request.post('/api/v1/gauges/supply-and-cord', { data, headers: { origin: baseURL! } });
-  const cord = { asks: 'cord', load: 1200, length: '15 m', standard: 'iec', drop: 3, hot: 60, mains: 120 };
+  const cord = {
+    asks: 'cord',
+    given: 'watts',
+    load: 1200,
+    length: '15 m',
+    standard: 'iec',
+    drop: 3,
+    hot: 60,
+    mains: 120,
+  };
   expect(await (await ask(cord)).json()).toMatchObject({ says: '2.5 mm² or thicker.' });
   const refused = await ask({ ...cord, length: '15 kPa', load: -1 });
   expect(refused.status()).toBe(400);

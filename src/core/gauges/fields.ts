@@ -1,5 +1,11 @@
 import type { Quantity } from '../units/units';
 
+/** Another field has one of these choices. */
+interface Condition {
+  field: string;
+  is: readonly string[];
+}
+
 /** A number with its unit, as typed: `9.5 mm`, `3/8 in`. */
 export interface QuantityField {
   sort: 'quantity';
@@ -14,7 +20,7 @@ export interface QuantityField {
   /** One short line under the field. */
   hint?: string;
   /** Only when this other field has one of these choices; otherwise it is not asked and not read. */
-  when?: { field: string; is: readonly string[] };
+  when?: Condition & { and?: Condition };
 }
 
 /** One of a few. */
@@ -43,6 +49,8 @@ export interface Column {
   is: Quantity | 'date' | 'clock' | 'count' | 'text';
   min?: number;
   max?: number;
+  /** The unit of a bare number, as the head of the column says. */
+  unit?: string;
   /** Left out at the end of a line it is taken to be this. */
   otherwise?: number;
 }
@@ -146,5 +154,6 @@ export function rows<
 
 /** Is this field asked at all, with what is chosen? */
 export function isAsked(field: Field, raw: RawValues): boolean {
-  return !field.when || field.when.is.includes(String(raw[field.when.field] ?? ''));
+  const holds = ({ field: of, is }: Condition) => is.includes(String(raw[of] ?? ''));
+  return !field.when || (holds(field.when) && (!field.when.and || holds(field.when.and)));
 }

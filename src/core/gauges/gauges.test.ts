@@ -187,14 +187,102 @@ describe('supply, safety, winding', () => {
     expect(read('90 V', 'low')).toMatch(/low supply/);
     expect(read('0.3 V')).toMatch(/^Nothing/);
   });
+  test('240 V on 120 V mains is danger, not well; nothing asks for the tester to be proved; 132 V is watched', () => {
+    const ask = (volts: string) =>
+      answerOf('supply-and-cord', exampleOf('supply-and-cord', { asks: 'reading', read: volts, mains: '120 V' }));
+    for (const volts of ['160 V', '208 V', '240 V', '400 V']) {
+      const over = ask(volts);
+      expect([volts, over.tone]).toEqual([volts, 'bad']);
+      expect(over.says).toBe('Over the mains: danger.');
+      expect(over.notes![0]).toMatchObject({ sort: 'caution', text: expect.stringContaining('lost neutral') });
+      expect(JSON.stringify(over)).not.toMatch(/all is well/i);
+    }
+    for (const volts of ['0 V', '0.3 V', '38 V'])
+      expect(ask(volts).notes!.some((n) => n.sort === 'caution' && /known live source/.test(n.text))).toBe(true);
+    expect(ask('131 V')).toMatchObject({ tone: 'doubt' });
+    expect(ask('131 V').notes!.some((n) => n.text.includes('ANSI C84.1'))).toBe(true);
+  });
+  test('a cord by watts, by the plate’s amperes, by horsepower with its assumption said; 1,200 W is asked', () => {
+    const cord = (more: RawValues) => exampleOf('supply-and-cord', { asks: 'cord', mains: '120 V', ...more });
+    const amps = (more: RawValues) => figure(answerOf('supply-and-cord', cord(more)), 'Current')!;
+    expect(amps({ given: 'watts', load: '1200 W' })).toBeCloseTo(10, 9);
+    expect(amps({ given: 'amps', amps: '12 A' })).toBe(12);
+    expect(amps({ given: 'shaft', output: '1 hp' })).toBeGreaterThan(11);
+    const shaft = answerOf('supply-and-cord', cord({ given: 'shaft', output: '1 hp' }));
+    expect(shaft.notes!.some((n) => n.sort === 'range' && /assumed/.test(n.text))).toBe(true);
+    expect(problemsOf('supply-and-cord', cord({ given: 'watts', load: '1,200 W' }))).toEqual(['load']);
+    expect(problemsOf('supply-and-cord', cord({ given: 'watts', load: '1 hp' }))).toEqual(['load']);
+    // What is not asked is not wanted: a reading needs no plate.
+    expect(
+      problemsOf('supply-and-cord', {
+        asks: 'reading',
+        given: 'watts',
+        read: '118',
+        meter: 'usual',
+        impedance: 'high',
+      }),
+    ).toEqual([]);
+  });
   test('pass, fail and ask; the table is the shop’s own', () => {
     const says = (more: RawValues) => answerOf('safety-test', exampleOf('safety-test', more)).says;
     expect(says({})).toMatch(/^Ask: touch current not measured/);
     expect(says({ touch: '0.1 mA' })).toMatch(/^Pass by IEC/);
-    expect(says({ touch: '0.1 mA', earth: '0.4 ohm' })).toMatch(/^Fail: protective earth/);
+    expect(says({ touch: '0.1 mA', earth: '0.5 ohm' })).toMatch(/^Fail: protective earth/);
     expect(says({ touch: '0.1 mA', earth: '0.252 ohm' })).toMatch(/too near/);
-    expect(says({ ruleSet: 'ours', table: 'ours; I; 1 ohm; -; -; -', earth: '0.4 ohm' })).toMatch(/^Pass by ours/);
+    const ours = { ruleSet: 'ours', table: 'ours; I; 1 ohm; 1 Mohm; -; 3.5 mA', earth: '0.4 ohm' };
+    expect(says(ours)).toMatch(/^Pass by ours/);
     expect(problemsOf('safety-test', exampleOf('safety-test', { ruleSet: 'none' }))).toEqual(['ruleSet']);
+  });
+  test('bare numbers of the table are in the units of its head: no 10 kΩ of insulation, no 50 mA to the touch', () => {
+    const table = 'bare; I; 0.1; 1; 0.5; 3.5';
+    const says = (more: RawValues) =>
+      answerOf('safety-test', exampleOf('safety-test', { ruleSet: 'bare', table, touch: '0.1 mA', ...more })).says;
+    expect(says({})).toMatch(/^Pass by bare/);
+    expect(says({ insulation: '10 kohm' })).toMatch(/^Fail: insulation/);
+    expect(says({ touch: '50 mA' })).toMatch(/^Fail: touch current/);
+    expect(says({ protective: '50 mA' })).toMatch(/^Fail: protective-conductor current/);
+    expect(says({ earth: '90 ohm' })).toMatch(/^Fail: protective earth/);
+    expect(says({ earth: '80 mohm', cordLength: '2 m' })).toMatch(/^Pass by bare/);
+  });
+  test('class I without its earth never passes, a reading without a limit is asked, and nothing is dropped in silence', () => {
+    const says = (more: RawValues) =>
+      answerOf('safety-test', exampleOf('safety-test', { touch: '0.1 mA', ...more })).says;
+    expect(says({ earth: '' })).toMatch(/^Ask: protective earth not measured/);
+    expect(says({ earth: '', ruleSet: 'x', table: 'x; I; -; 1 Mohm; 0.5 mA; 3.5 mA' })).toMatch(
+      /^Ask: protective earth not/,
+    );
+    expect(says({ ruleSet: 'x', table: 'x; I; 0.1 ohm; 1 Mohm; -; 3.5 mA' })).toMatch(
+      /touch current has no limit in the table/,
+    );
+    expect(says({ protection: 'II', insulation: '' })).toMatch(/^Ask: .*insulation not measured/);
+    // OL on the earth is no earth.
+    expect(says({ earth: 'OL' })).toMatch(/^Fail: protective earth/);
+  });
+  // IEC 60228, class 5: 19.5 Ω/km of 1.0 mm², 26.0 of 0.75 mm²; the cap from memory.
+  test('the cord adds what its length and section have, and no more than a good one', () => {
+    const limit = (more: RawValues) =>
+      figure(
+        answerOf('safety-test', exampleOf('safety-test', { touch: '0.1 mA', ...more })),
+        'limit, protective earth',
+      )!;
+    expect(limit({ cordLength: '8 m', cordSection: '1.0 mm²' })).toBeCloseTo(0.1 + 0.0195 * 8, 9);
+    expect(limit({ cordLength: '4 m', cordSection: '0.75 mm²' })).toBeCloseTo(0.1 + 0.026 * 4, 9);
+    expect(limit({ cordLength: '' })).toBeCloseTo(0.1, 9);
+    // A long thin one: capped, and the whole path is never allowed more than an ohm.
+    expect(limit({ cordLength: '90 m', cordSection: '0.5 mm²', earth: '3 ohm' })).toBeCloseTo(1, 9);
+    // A reading that is less than its own cord must have is no reading.
+    expect(problemsOf('safety-test', exampleOf('safety-test', { earth: '0.02 ohm', cordLength: '15 m' }))).toEqual([
+      'earth',
+    ]);
+  });
+  test('looked over first, with the switch on, polarity right: else it is asked or fails', () => {
+    const says = (more: RawValues) =>
+      answerOf('safety-test', exampleOf('safety-test', { touch: '0.1 mA', ...more })).says;
+    expect(says({ visual: 'not-done' })).toMatch(/^Ask: not looked over/);
+    expect(says({ visual: 'damaged' })).toMatch(/^Fail: damage that is seen/);
+    expect(says({ switchOn: 'off' })).toMatch(/^Ask: insulation with the switch off/);
+    expect(says({ switchOn: 'unknown' })).toMatch(/^Ask: insulation with the switch perhaps off/);
+    expect(says({ polarity: 'reversed' })).toMatch(/^Fail: polarity/);
   });
   test('a pasted row names the bars', () => {
     const a = answerOf('winding', exampleOf('winding'));

@@ -1,4 +1,4 @@
-import { formatQuantity, parseQuantity, unitsOf, UNITS, type Quantity } from '../units/units';
+import { ambiguity, formatQuantity, parseQuantity, unitsOf, UNITS, type Quantity } from '../units/units';
 import { isAsked, type Column, type Field, type Fields, type RawValues, type RowsField, type ValuesOf } from './fields';
 
 /** What is wrong with one field, in words for the person who typed it. */
@@ -23,6 +23,9 @@ export function refuse(field: string, message: string): never {
 /** A field as read: its value with how it was read, nothing (left empty or not asked), or what is wrong. */
 export type ReadField = { value: unknown; readAs: string } | { problem: string } | null;
 
+/** A number without a unit. */
+const BARE = /^\s*-?[\d.,/]+\s*$/;
+
 const isEmpty = (raw: unknown) => raw === undefined || raw === null || (typeof raw === 'string' && raw.trim() === '');
 
 /** Reads one field from what was typed or sent. */
@@ -39,9 +42,9 @@ export function readField(field: Field, raw: unknown): ReadField {
     case 'count':
       return readCount(raw, field.min, field.max);
     case 'quantity': {
-      const bare = typeof raw === 'string' && field.unit !== undefined && /^\s*-?[\d.,]+\s*$/.test(raw);
+      const bare = typeof raw === 'string' && field.unit !== undefined && BARE.test(raw);
       const read = readQuantity(field.quantity, bare ? `${raw} ${field.unit}` : raw);
-      if (!read) return { problem: `A number in ${unitList(field.quantity)}.` };
+      if (!read) return { problem: notRead(field.quantity, raw) };
       const { min, max } = field;
       return read.value >= min && read.value <= max
         ? read
@@ -58,6 +61,11 @@ export function readField(field: Field, raw: unknown): ReadField {
     case 'rows':
       return readRows(field, raw);
   }
+}
+
+/** What is asked of a number that cannot be read, or can be read in two ways. */
+function notRead(of: Quantity, raw: unknown): string {
+  return (typeof raw === 'string' ? ambiguity(of, raw) : null) ?? `A number in ${unitList(of)}.`;
 }
 
 function unitList(of: Quantity): string {
@@ -94,8 +102,9 @@ function readCell(column: Column, raw: string): { value: number | string } | { p
     const read = readCount(raw, Math.max(0, min), Math.min(1e9, max));
     return read && 'value' in read ? { value: read.value as number } : { problem: `${column.label}: a whole number.` };
   }
-  const read = readQuantity(column.is, raw);
-  if (!read) return { problem: `${column.label}: a number in ${unitList(column.is)}.` };
+  const named = column.unit !== undefined && BARE.test(raw) ? `${raw} ${column.unit}` : raw;
+  const read = readQuantity(column.is, named);
+  if (!read) return { problem: `${column.label}: ${notRead(column.is, named)}` };
   return read.value >= min && read.value <= max
     ? { value: read.value }
     : { problem: `${column.label}: from ${min} to ${max} ${UNITS[column.is].base}.` };

@@ -1,5 +1,6 @@
-import { safetyVerdicts, type SafetyItem } from '../power/safetyVerdict';
-import { choice, quantity, rows } from './fields';
+import { IEC_CONDUCTORS } from '../power/cord';
+import { cordEarthOhm, mostCordOhm, safetyVerdicts, type SafetyItem } from '../power/safetyVerdict';
+import { choice, quantity, rows, type ValuesOf } from './fields';
 import { gauge, type Figure, type Note } from './gauge';
 import { refuse } from './readFields';
 import { formatQuantity } from '../units/units';
@@ -30,8 +31,17 @@ const fields = {
     optional: true,
     when: { field: 'protection', is: ['I'] },
   }),
-  cord: quantity('resistance', 'Of which the cord', [0, 5], {
+  visual: choice('Looked over', {
+    'not-done': 'Not yet',
+    sound: 'Sound: cord, plug, housing, strain relief',
+    damaged: 'Damaged',
+  }),
+  cordLength: quantity('length', 'Cord, length', [100, 100_000], {
+    unit: 'm',
     optional: true,
+    when: { field: 'protection', is: ['I'] },
+  }),
+  cordSection: choice('Cord, each conductor', Object.fromEntries(IEC_CONDUCTORS.map((c) => [c.id, c.id])), {
     when: { field: 'protection', is: ['I'] },
   }),
   insulation: quantity('resistance', 'Insulation', [0, 1e12], {
@@ -39,6 +49,8 @@ const fields = {
     optional: true,
     hint: '500 V DC; OL is over range',
   }),
+  switchOn: choice('Its switch during insulation', { unknown: 'Not known', on: 'On', off: 'Off' }),
+  polarity: choice('Polarity', { none: 'Not tested, or no matter', right: 'Right', reversed: 'Reversed' }),
   touch: quantity('current', 'Touch current', [0, 10], { unit: 'mA', optional: true }),
   protective: quantity('current', 'Protective-conductor current', [0, 10], {
     unit: 'mA',
@@ -47,17 +59,17 @@ const fields = {
   }),
   tester: quantity('percent', 'Tester good to', [0.1, 20], { hint: '5 % is usual' }),
   table: rows(
-    'Limits: rule-set; class; earth; insulation; touch; protective conductor',
+    'Limits: rule-set; class; earth Ω; insulation MΩ; touch mA; protective conductor mA',
     {
       ruleSet: { label: 'Rule-set', is: 'text' },
       protection: { label: 'Class', is: 'text' },
       earth: { label: 'Earth', is: 'resistance', min: 0, otherwise: NaN },
-      insulation: { label: 'Insulation', is: 'resistance', min: 0, otherwise: NaN },
-      touch: { label: 'Touch current', is: 'current', min: 0, otherwise: NaN },
-      protective: { label: 'Protective-conductor current', is: 'current', min: 0, otherwise: NaN },
+      insulation: { label: 'Insulation', is: 'resistance', unit: 'MΩ', min: 0, otherwise: NaN },
+      touch: { label: 'Touch current', is: 'current', unit: 'mA', min: 0, otherwise: NaN },
+      protective: { label: 'Protective-conductor current', is: 'current', unit: 'mA', min: 0, otherwise: NaN },
     },
     [1, 40],
-    { hint: 'a line each; - for none; yours to change' },
+    { hint: 'a line each, numbers in the units of the head; - for none; yours to change' },
   ),
 };
 
@@ -65,12 +77,16 @@ export const safetyTest = gauge({
   id: 'safety-test',
   label: 'Safety test',
   purpose: 'Earth, insulation and leakage against the rule-set’s limits: pass, fail or ask.',
-  version: 1,
+  version: 2,
   fields,
   formulas: [
     {
       text: 'Earth ≤ limit + cord; insulation ≥ limit; touch and protective-conductor current ≤ limit.',
       source: 'IEC 60335-1, EN 50678, EN 50699: limits from memory, in a table that the shop can change.',
+    },
+    {
+      text: 'The cord adds its earth conductor (length × Ω/km), capped: 0.2 Ω to 5 m, 0.1 more for each further 7.5 m.',
+      source: 'IEC 60228, class 5; the cap EN 50678 and 50699, from memory: local rules win.',
     },
     {
       text: 'Ask, when something was not measured or lies within two uncertainties of its limit.',
@@ -82,8 +98,12 @@ export const safetyTest = gauge({
   example: {
     ruleSet: 'IEC',
     protection: 'I',
-    earth: '0.21 ohm',
-    cord: '0.15 ohm',
+    earth: '0.19 ohm',
+    visual: 'sound',
+    cordLength: '8 m',
+    cordSection: '1.0 mm²',
+    switchOn: 'on',
+    polarity: 'none',
     insulation: '45 Mohm',
     touch: '',
     protective: '0.4 mA',
@@ -96,13 +116,16 @@ export const safetyTest = gauge({
     );
     if (!row) refuse('ruleSet', `The table has no line for ${v.ruleSet}, class ${v.protection}.`);
     const readings = { earthOhm: v.earth, insulationOhm: v.insulation, touchA: v.touch, protectiveA: v.protective };
+    const cord = cordOf(v);
     const items = safetyVerdicts(
       { earthOhm: row.earth, insulationOhm: row.insulation, touchA: row.touch, protectiveA: row.protective },
       readings,
-      v.cord ?? 0,
+      cord?.allowedOhm ?? 0,
       v.tester / 100,
+      // Class I stands on its earth: without it nothing is proved.
+      v.protection === 'I' ? ['earthOhm', 'insulationOhm'] : ['insulationOhm'],
     );
-    if (items.length === 0) refuse('table', 'That line has no limit in it.');
+    const looked = seen(v);
     const failed = items.filter((i) => i.verdict === 'fail');
     const asked = items.filter((i) => i.verdict === 'ask');
     const name = (i: SafetyItem) => LABELS[i.item].label.toLowerCase();
@@ -115,29 +138,44 @@ export const safetyTest = gauge({
       },
       { label: `limit, ${name(i)}`, value: i.limit, quantity: LABELS[i.item].quantity },
     ]);
+    if (cord)
+      figures.push({
+        label: 'Of the limit, the cord',
+        value: cord.allowedOhm,
+        quantity: 'resistance',
+        remark: cord.isCapped ? 'capped: a cord in good order has no more' : 'by its length and section',
+      });
     const notes: Note[] = [
+      {
+        sort: 'advice',
+        text: 'In this order: look it over, earth, insulation with the switch on, polarity, and only then leakage with power.',
+      },
       {
         sort: 'caution',
         text: 'Electrical safety tests belong to a competent person, where the law says so a licensed one. Local rules win over this table.',
       },
     ];
-    if (failed.length > 0) notes.unshift({ sort: 'caution', text: 'Out of use, plug off or tagged, until it passes.' });
+    const [fails, asks] = [
+      [...looked.fail, ...failed.map(name)],
+      [...looked.ask, ...asked.map((i) => `${name(i)} ${i.why}`)],
+    ];
+    if (fails.length > 0) notes.unshift({ sort: 'caution', text: 'Out of use, plug off or tagged, until it passes.' });
     return {
       says:
-        failed.length > 0
-          ? `Fail: ${failed.map(name).join(', ')}.`
-          : asked.length > 0
-            ? `Ask: ${asked.map((i) => `${name(i)} ${i.why}`).join('; ')}.`
+        fails.length > 0
+          ? `Fail: ${fails.join(', ')}.`
+          : asks.length > 0
+            ? `Ask: ${asks.join('; ')}.`
             : `Pass by ${row.ruleSet}, class ${v.protection}.`,
-      tone: failed.length > 0 ? ('bad' as const) : asked.length > 0 ? ('doubt' as const) : ('good' as const),
+      tone: fails.length > 0 ? ('bad' as const) : asks.length > 0 ? ('doubt' as const) : ('good' as const),
       figures,
       notes,
       feeds: {
-        ...(failed.length > 0 || asked.length === 0
+        ...(fails.length > 0 || asks.length === 0
           ? {
               proof: {
                 item: 'electrical-check',
-                result: failed.length > 0 ? ('fail' as const) : ('pass' as const),
+                result: fails.length > 0 ? ('fail' as const) : ('pass' as const),
                 note: '',
                 rules: `${row.ruleSet}, class ${v.protection}`,
                 readings: items
@@ -161,3 +199,37 @@ export const safetyTest = gauge({
     };
   },
 });
+
+type Values = ValuesOf<typeof fields>;
+
+/** What the cord may add to the limit of the earth path: by its length and section, and no more than a good one has. */
+function cordOf(v: Values): { allowedOhm: number; isCapped: boolean } | null {
+  if (v.cordLength === undefined) return null;
+  const lengthM = v.cordLength / 1000;
+  const conductor = IEC_CONDUCTORS.find((c) => c.id === v.cordSection)!;
+  const own = cordEarthOhm(conductor, lengthM);
+  const most = mostCordOhm(lengthM);
+  if (v.earth !== undefined && v.earth < own * MUCH_LESS)
+    refuse('earth', 'Less than the cord alone must have: the length, the section or the probes are not right.');
+  return { allowedOhm: Math.min(own, most), isCapped: own > most };
+}
+
+/** The whole path has its cord in it: with less than this part of what the cord must have something is wrong. */
+const MUCH_LESS = 0.5;
+
+/** What was seen, without an instrument, and how the insulation was measured. */
+function seen(v: Values): { fail: string[]; ask: string[] } {
+  const isOpen = v.insulation !== undefined && v.switchOn !== 'on';
+  return {
+    fail: [
+      ...(v.visual === 'damaged' ? ['damage that is seen'] : []),
+      ...(v.polarity === 'reversed' ? ['polarity'] : []),
+    ],
+    ask: [
+      ...(v.visual === 'not-done' ? ['not looked over'] : []),
+      ...(isOpen
+        ? [`insulation with the switch ${v.switchOn === 'off' ? 'off' : 'perhaps off'}: only the cord was measured`]
+        : []),
+    ],
+  };
+}

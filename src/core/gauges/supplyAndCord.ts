@@ -1,5 +1,13 @@
-import { AWG_CONDUCTORS, IEC_CONDUCTORS, smallestConductor, voltageDropV } from '../power/cord';
-import { supplyOdds, type SupplyClass } from '../power/supplyReading';
+import {
+  AWG_CONDUCTORS,
+  currentOfOutputA,
+  IEC_CONDUCTORS,
+  MOTOR_EFFICIENCY,
+  MOTOR_POWER_FACTOR,
+  smallestConductor,
+  voltageDropV,
+} from '../power/cord';
+import { RANGE_B_MOST, supplyOdds, type SupplyClass } from '../power/supplyReading';
 import { choice, quantity, type ValuesOf } from './fields';
 import { gauge, type Figure, type GaugeAnswer, type Note } from './gauge';
 
@@ -18,17 +26,22 @@ const SAYS: Record<SupplyClass, { label: string; means: string }> = {
   },
   low: {
     label: 'a low supply',
-    means: 'A bad joint, burnt contact or long thin cord before here: it falls further under load.',
+    means:
+      'A live line through resistance: a bad joint, a burnt contact or a long thin cord before here. It falls further under load.',
   },
   supply: { label: 'a supply', means: 'All is well from the wall to here: the fault lies after this point.' },
   over: {
     label: 'over the mains',
-    means: 'More than the mains may be: a lost neutral or the wrong outlet. Plug out, and have the outlet looked at.',
+    means:
+      'More than the mains may be (110 %): a lost neutral or another voltage at this outlet. Plug out now, use nothing on it, and have a licensed electrician look at it.',
   },
 };
 
 const volts = { when: { field: 'asks', is: ['reading'] } } as const;
 const cord = { when: { field: 'asks', is: ['cord'] } } as const;
+/** Asked for a cord, when its plate gives this. */
+const plate = <const G extends string>(given: G) =>
+  ({ when: { field: 'given', is: [given], and: cord.when } }) as const;
 
 const fields = {
   asks: choice('What is asked', { reading: 'Is this a supply?', cord: 'Which cord?' }),
@@ -36,7 +49,14 @@ const fields = {
   mains: quantity('voltage', 'Mains', [90, 260], { optional: true, hint: 'as the shop has it' }),
   meter: choice('Meter', { usual: 'Usual, 1 %', good: 'Good, 0.5 %', poor: 'Poor, 3 %' }, volts),
   impedance: choice('Its input', { high: 'High impedance', low: 'Low impedance' }, volts),
-  load: quantity('power', 'Load', [1, 20000], cord),
+  given: choice(
+    'Its plate gives',
+    { watts: 'Watts taken in', amps: 'Amperes', shaft: 'Horsepower: what comes out' },
+    cord,
+  ),
+  load: quantity('intake', 'Load', [1, 20000], plate('watts')),
+  amps: quantity('current', 'Current on the plate', [0.05, 100], plate('amps')),
+  output: quantity('power', 'Output', [1, 15000], plate('shaft')),
   length: quantity('length', 'Length', [100, 100_000], { ...cord, unit: 'm', hint: 'one way' }),
   standard: choice('Sizes', { iec: 'mm² (IEC 60228)', awg: 'AWG (ASTM B258)' }, cord),
   drop: quantity('percent', 'Drop allowed', [0.5, 15], { ...cord, hint: '3 to 5 % is usual' }),
@@ -49,12 +69,13 @@ export const supplyAndCord = gauge({
   id: 'supply-and-cord',
   label: 'Supply and cord',
   purpose: 'Whether a voltage is a supply, a low one or a ghost; which conductor a new cord needs.',
-  version: 1,
+  version: 2,
   fields,
   formulas: [
     {
       text: 'Odds of none, ghost, low, supply and over, from the reading, the meter’s class and its impedance.',
-      source: 'Mains ±10 %: IEC 60038. The rest is common practice, no source.',
+      source:
+        'Mains ±10 %: EN 50160, IEC 60038; 110 to 127 V: ANSI C84.1, from memory. The rest is common practice, no source.',
     },
     { text: 'Resistance of IEC conductors per km at 20 °C.', source: 'IEC 60228, class 5.' },
     {
@@ -74,6 +95,9 @@ export const supplyAndCord = gauge({
   usual: ['drop', 'hot'],
   example: {
     asks: 'cord',
+    given: 'watts',
+    amps: '8.5 A',
+    output: '1 hp',
     read: '38 V',
     meter: 'usual',
     impedance: 'high',
@@ -93,18 +117,35 @@ function isItASupply(v: Values, mains: number): GaugeAnswer {
   const odds = supplyOdds(v.read!, mains, sigma, v.impedance === 'low');
   const first = odds[0]!;
   const sure = first.probability > 0.9;
+  const isHigh = mains < 200 && first.is === 'supply' && v.read! > RANGE_B_MOST * mains + sigma;
   const { label, means } = SAYS[first.is];
   return {
     says: sure
-      ? `${label.charAt(0).toUpperCase()}${label.slice(1)}.`
+      ? `${label.charAt(0).toUpperCase()}${label.slice(1)}${first.is === 'over' ? ': danger' : ''}.`
       : `${Math.round(100 * first.probability)} % ${label}. Not sure: measure under load.`,
-    tone: !sure ? 'doubt' : first.is === 'supply' ? 'good' : 'bad',
+    tone: first.is === 'over' ? 'bad' : !sure || isHigh ? 'doubt' : first.is === 'supply' ? 'good' : 'bad',
     figures: [{ label: 'Of the mains', value: (100 * v.read!) / mains, quantity: 'percent', remark: `${mains} V` }],
     likely: odds
       .filter((o) => o.probability > 0.005)
       .map((o) => ({ label: SAYS[o.is].label, probability: o.probability })),
     notes: [
-      { sort: 'advice', text: means },
+      { sort: first.is === 'over' ? 'caution' : 'advice', text: means },
+      ...(isHigh
+        ? [
+            {
+              sort: 'advice' as const,
+              text: `Within 10 %, and more than the 127 V that ANSI C84.1 lets 120 V be (from memory): have it looked at when it stays.`,
+            },
+          ]
+        : []),
+      ...(first.is === 'supply' || first.is === 'over'
+        ? []
+        : [
+            {
+              sort: 'caution' as const,
+              text: 'Little or nothing is no proof of a dead line: prove the tester on a known live source before and after.',
+            },
+          ]),
       {
         sort: 'caution',
         text: 'Live measurement: competent persons only, insulated probes, one hand, nothing wet. The roll can start.',
@@ -115,7 +156,7 @@ function isItASupply(v: Values, mains: number): GaugeAnswer {
 }
 
 function whichCord(v: Values, mains: number): GaugeAnswer {
-  const current = v.load! / mains;
+  const current = v.amps ?? (v.output === undefined ? v.load! / mains : currentOfOutputA(v.output, mains));
   const lengthM = v.length! / 1000;
   const list = v.standard === 'iec' ? IEC_CONDUCTORS : AWG_CONDUCTORS;
   const found = smallestConductor(list, current, lengthM, (v.drop! / 100) * mains, v.hot!);
@@ -126,6 +167,11 @@ function whichCord(v: Values, mains: number): GaugeAnswer {
       text: 'A new cord is a protective part: same type and earth as the old, strain relief, earth proved before power. Local rules win.',
     },
   ];
+  if (v.output !== undefined)
+    notes.push({
+      sort: 'range',
+      text: `Horsepower is what comes out: ${MOTOR_EFFICIENCY * 100} % of what goes in, at a power factor of ${MOTOR_POWER_FACTOR}, is assumed. The amperes on the plate are better.`,
+    });
   if (found) {
     const drop = voltageDropV(found, current, lengthM, v.hot!);
     figures.push(
@@ -154,7 +200,7 @@ function whichCord(v: Values, mains: number): GaugeAnswer {
         bars: list.map((c) => ({
           name: c.id,
           value: (100 * voltageDropV(c, current, lengthM, v.hot!)) / mains,
-          odd: c.mostA < current,
+          odd: c.mostA < current || lengthM > (c.longestM ?? Infinity),
         })),
       },
     ],

@@ -6,14 +6,16 @@ export interface Conductor {
   ohmPerKm: number;
   /** The most it may carry in a flexible cord, A. */
   mostA: number;
+  /** The longest cord that may be made of it, m; any length when absent. */
+  longestM?: number;
 }
 
 /**
  * IEC 60228, class 5 (flexible), plain copper at 20 °C. Currents: the least section by rated current that household
- * appliance standards ask for (IEC 60335-1), from memory.
+ * appliance standards ask for (IEC 60335-1), from memory; so is that 0.5 mm² may be 2 m long at most.
  */
 export const IEC_CONDUCTORS: readonly Conductor[] = [
-  { id: '0.5 mm²', areaMm2: 0.5, ohmPerKm: 39.0, mostA: 3 },
+  { id: '0.5 mm²', areaMm2: 0.5, ohmPerKm: 39.0, mostA: 3, longestM: 2 },
   { id: '0.75 mm²', areaMm2: 0.75, ohmPerKm: 26.0, mostA: 6 },
   { id: '1.0 mm²', areaMm2: 1, ohmPerKm: 19.5, mostA: 10 },
   { id: '1.5 mm²', areaMm2: 1.5, ohmPerKm: 13.3, mostA: 16 },
@@ -44,6 +46,15 @@ export const AWG_CONDUCTORS: readonly Conductor[] = [20, 18, 16, 14, 12, 10].map
   mostA: AWG_MOST_A[n]!,
 }));
 
+/** Of what a commutator motor of a floor machine takes in, so much comes out; and so much of volts times amperes is taken in. Common practice, no source. */
+export const MOTOR_EFFICIENCY = 0.6;
+export const MOTOR_POWER_FACTOR = 0.9;
+
+/** Current of a motor of which only the output is known, A. */
+export function currentOfOutputA(outputW: number, volts: number): number {
+  return outputW / (MOTOR_EFFICIENCY * MOTOR_POWER_FACTOR * volts);
+}
+
 /** Temperature coefficient of copper at 20 °C, 1/K (IEC 60028). */
 const COPPER_ALPHA = 0.00393;
 
@@ -53,7 +64,7 @@ export function voltageDropV(conductor: Conductor, currentA: number, lengthM: nu
   return currentA * ohm;
 }
 
-/** The smallest conductor that carries the load and loses no more than the limit; null when none of the list does. */
+/** The smallest conductor that may be so long, carries the load and loses no more than the limit; null when none of the list does. */
 export function smallestConductor(
   list: readonly Conductor[],
   currentA: number,
@@ -61,5 +72,12 @@ export function smallestConductor(
   mostDropV: number,
   conductorC: number,
 ): Conductor | null {
-  return list.find((c) => c.mostA >= currentA && voltageDropV(c, currentA, lengthM, conductorC) <= mostDropV) ?? null;
+  return (
+    list.find(
+      (c) =>
+        c.mostA >= currentA &&
+        lengthM <= (c.longestM ?? Infinity) &&
+        voltageDropV(c, currentA, lengthM, conductorC) <= mostDropV,
+    ) ?? null
+  );
 }

@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { AWG_CONDUCTORS, awgAreaMm2, awgDiameterMm, IEC_CONDUCTORS, smallestConductor, voltageDropV } from './cord';
+import {
+  AWG_CONDUCTORS,
+  awgAreaMm2,
+  awgDiameterMm,
+  currentOfOutputA,
+  IEC_CONDUCTORS,
+  smallestConductor,
+  voltageDropV,
+} from './cord';
 import { safetyVerdicts } from './safetyVerdict';
 import { supplyOdds } from './supplyReading';
 
@@ -37,7 +45,8 @@ test('the smallest that does both, and none when none does', () => {
         const found = smallestConductor(IEC_CONDUCTORS, amps, metres, 6, 60);
         for (const c of IEC_CONDUCTORS) {
           if (found && c.areaMm2 >= found.areaMm2) break;
-          expect(c.mostA < amps || voltageDropV(c, amps, metres, 60) > 6).toBe(true);
+          const tooLong = metres > (c.longestM ?? Infinity);
+          expect(tooLong || c.mostA < amps || voltageDropV(c, amps, metres, 60) > 6).toBe(true);
         }
       },
     ),
@@ -63,7 +72,39 @@ test('odds of a reading add up to one', () => {
   );
 });
 
-test('what is not measured is asked, what has no limit is left out', () => {
+// EN 50160 and IEC 60038 end at 110 %; twice the mains is what a lost neutral can give.
+test.each([100, 120, 127, 230, 240])(
+  'at %d V everything above the tolerance is over the mains, at any multiple',
+  (nominal) => {
+    for (const part of [1.14, 1.2, 1.34, 1.5, 1.73, 2, 2.4, 3.4, 4.1])
+      for (const low of [true, false]) {
+        const odds = supplyOdds(part * nominal, nominal, 0.012 * part * nominal, low);
+        expect([part, odds[0]]).toEqual([part, { is: 'over', probability: expect.any(Number) }]);
+        expect(odds[0]!.probability).toBeGreaterThan(0.9);
+      }
+  },
+);
+
+test('what a meter of low impedance still reads is a live line through resistance, never a ghost', () => {
+  for (const volts of [10, 25, 50, 80, 110, 150])
+    expect([volts, supplyOdds(volts, 230, 1, true)[0]!.is]).toEqual([volts, 'low']);
+  expect(supplyOdds(50, 230, 1, false)[0]!.is).toBe('ghost');
+});
+
+// IEC 60335-1: 0.5 mm² for 3 A and 2 m at most; from memory.
+test('a thin conductor may not be long, however little it carries', () => {
+  expect(smallestConductor(IEC_CONDUCTORS, 0.5, 2, 20, 20)!.id).toBe('0.5 mm²');
+  expect(smallestConductor(IEC_CONDUCTORS, 0.5, 2.1, 20, 20)!.id).toBe('0.75 mm²');
+});
+
+// One horsepower is 745.7 W at the shaft (NIST SP 811): at 120 V it takes 11.5 A in, not 6.2.
+test('horsepower is what comes out: more goes in', () => {
+  const amps = currentOfOutputA(745.6999, 120);
+  expect(amps).toBeCloseTo(745.6999 / (0.54 * 120), 6);
+  expect(amps).toBeGreaterThan(1.8 * (745.6999 / 120));
+});
+
+test('what is not measured is asked; what is neither asked for nor measured is left out', () => {
   const limits = { earthOhm: 0.1, insulationOhm: 1e6, touchA: NaN, protectiveA: 0.0035 };
   const items = safetyVerdicts(limits, { earthOhm: 0.2, insulationOhm: 5e7 }, 0.15, 0.05);
   expect(items.map((i) => [i.item, i.verdict])).toEqual([

@@ -9,7 +9,7 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Aspect } from '@/core/diagnosis/knowledge';
 import { gauges } from '@/core/gauges/catalogue';
-import { formatQuantity, parseQuantity, UNITS, type Quantity } from '@/core/units/units';
+import { ambiguity, formatQuantity, parseQuantity, UNITS, type Quantity } from '@/core/units/units';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { aspectFor, cautionOf, doingOf, faultLabel, isRollTurned, outcomeLabel, type Doing } from '../job/labels';
@@ -264,7 +264,7 @@ function ReadingEntry({
   const error =
     tried &&
     (!parsed
-      ? `Type a number, such as ${example(quantity)}.`
+      ? (ambiguity(quantity, typed) ?? `Type a number, such as ${example(quantity)}.`)
       : beyond
         ? `More than a ${limit} V machine can show.`
         : null);

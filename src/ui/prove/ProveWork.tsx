@@ -6,7 +6,7 @@ import Link from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { parseQuantity, UNITS } from '@/core/units/units';
+import { ambiguity, parseQuantity, UNITS } from '@/core/units/units';
 import type { ProofAsk, ProofView } from '@/shop/jobView/dto';
 import { CautionGate } from '../job/CautionGate';
 import { cautionOf, faultLabel } from '../job/labels';
@@ -263,7 +263,7 @@ function NumberProof({ proof, desk, disabled }: RowProps) {
         onChange={(e) => setBefore(e.target.value)}
         disabled={disabled}
         error={bad(before, false)}
-        helperText={bad(before, false) ? 'A number.' : undefined}
+        helperText={bad(before, false) ? (ambiguity(quantity, before) ?? 'A number.') : undefined}
       />
       <TextField
         label={`After, ${UNITS[quantity].base}`}
@@ -271,7 +271,7 @@ function NumberProof({ proof, desk, disabled }: RowProps) {
         onChange={(e) => setAfter(e.target.value)}
         disabled={disabled}
         error={bad(after, true)}
-        helperText={bad(after, true) ? 'A number.' : undefined}
+        helperText={bad(after, true) ? (ambiguity(quantity, after) ?? 'A number.') : undefined}
       />
       <Button type="submit" disabled={disabled}>
         Keep
