@@ -80,7 +80,7 @@ test('a pasted row of bar-to-bar readings names the bars, by keyboard alone', as
 test('a discharge log of 100,000 lines is dropped and reckoned off the interface’s thread', async ({ page }) => {
   await page.goto('/gauges/pack');
   await page.getByRole('button', { name: 'Discharge log', exact: true }).click();
-  await fill(page, { 'Ends at, V': '18', 'Rated capacity, Ah': '2.5' });
+  await fill(page, { 'Ends at, V': '18', 'Rated capacity, Ah': '2.5', 'Rated at, h': '1', 'Peukert exponent': '1' });
   const lines = Array.from({ length: 100_000 }, (_, i) => {
     const part = i / 99_999;
     return `${(3600 * part).toFixed(3)},${(25 - 7 * part).toFixed(4)},2`;
@@ -95,7 +95,7 @@ test('a discharge log of 100,000 lines is dropped and reckoned off the interface
   );
   await page.getByText('Drop it here, or choose it.').dispatchEvent('drop', { dataTransfer: transfer });
   await expect(page.getByText('discharge.csv is read.')).toBeVisible();
-  await expect(result(page)).toContainText('2.00 Ah, 80 % of the rating');
+  await expect(result(page)).toContainText('2.00 Ah, 80 % of a new one at this current');
   await expect(result(page)).toContainText('100000');
   await expect(result(page).getByRole('img', { name: /^Voltage during the discharge/ })).toBeVisible();
 });
@@ -110,16 +110,16 @@ test('a kept discharge log is opened again from its job and reckons the same', a
   await page.getByRole('link', { name: 'Measure something with a gauge' }).click();
   await page.getByRole('link', { name: /^Pack/ }).click();
   await page.getByRole('button', { name: 'Discharge log', exact: true }).click();
-  await fill(page, { 'Ends at, V': '18', 'Rated capacity, Ah': '2.5' });
+  await fill(page, { 'Ends at, V': '18', 'Rated capacity, Ah': '2.5', 'Rated at, h': '1', 'Peukert exponent': '1' });
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from('0,25,2\n1800,21,2\n3600,18,2') });
-  await expect(result(page)).toContainText('2.00 Ah, 80 % of the rating');
+  await expect(result(page)).toContainText('2.00 Ah, 80 % of a new one at this current');
   await page.getByRole('button', { name: 'Keep with job' }).click();
   await expect(page.getByRole('button', { name: /^Kept with job/ })).toBeVisible();
   await page.getByRole('link', { name: /^Job \d+/ }).click();
   await page.getByRole('region', { name: 'Gauges' }).getByRole('link', { name: 'Pack' }).click();
-  await expect(result(page)).toContainText('2.00 Ah, 80 % of the rating');
+  await expect(result(page)).toContainText('2.00 Ah, 80 % of a new one at this current');
 });
 
 test('an inch shop reads inches, and millimetres under the pointer', async ({ page, baseURL }) => {

@@ -76,7 +76,14 @@ async function heaviest(stand: Stand, hand: Hand): Promise<Heavy[]> {
     {
       what: 'a discharge log',
       path: '/api/v1/gauges/pack',
-      body: json({ asks: 'log', cutOff: '18 V', rated: '2.5 Ah', file: log.slice(0, 11_900_000) }),
+      body: json({
+        asks: 'log',
+        cutOff: '18 V',
+        rated: '2.5 Ah',
+        ratedHours: '1 h',
+        peukert: '1.03',
+        file: log.slice(0, 11_900_000),
+      }),
     },
     { what: 'a photograph', path: '/api/v1/photographs', body: new Uint8Array(photograph.subarray(0, 15_000_000)) },
     {

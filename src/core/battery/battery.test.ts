@@ -67,8 +67,25 @@ describe('discharge log', () => {
     const lines = Array.from({ length: 5000 }, (_, i) => `${i},${i === 2501 ? 19 : 24},1`);
     expect(Math.min(...dischargeLog(lines.join('\n'), 10).picture.map((p) => p[1]))).toBe(19);
   });
+  test('a hole in the log and a charge in the middle of it are cut out, and told', () => {
+    const run = (from: number, to: number, amps: number) =>
+      Array.from({ length: (to - from) / 10 + 1 }, (_, i) => `${from + 10 * i},24,${amps}`);
+    // Half an hour at 2 A, an hour of nothing written, half an hour at 2 A: 2 Ah, not 4.
+    const holed = dischargeLog([...run(0, 1800, 2), ...run(5400, 7200, 2)].join('\n'), 1);
+    expect(holed.capacityAh).toBeCloseTo(2, 6);
+    expect(holed.cut).toMatchObject({ gaps: 1, gapHours: 1 });
+    // Charged for a while between: what went in is not what came out.
+    const charged = dischargeLog([...run(0, 1800, 2), ...run(1810, 3600, -1), ...run(3610, 5400, 2)].join('\n'), 1);
+    expect(charged.capacityAh).toBeLessThan(2.02);
+    expect(charged.cut.chargedHours).toBeCloseTo(0.5, 1);
+    // A logger that writes the discharge as less than nothing is understood.
+    expect(dischargeLog('0,25,-2\n1800,24,-2\n3600,23,-2', 1).capacityAh).toBeCloseTo(2, 9);
+  });
   test.each([
     ['', /Two lines/],
+    ['0,25,2\n1,Infinity,2', /Line 2/],
+    ['0,25,2\n1,1e999,2', /Line 2/],
+    ['23:59:00,25,2\n00:01:00,24,2', /midnight/],
     ['0,25,2\n1,x,2', /Line 2/],
     ['0,25,2\n-5,24,2', /backwards/],
   ])('%j is refused with its line', (text, message) => {

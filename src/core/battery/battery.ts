@@ -34,8 +34,19 @@ const REST: readonly (readonly [percent: number, volts: number, gravity: number]
   [100, 12.65, 1.265],
 ];
 
-function along(x: number, at: (row: (typeof REST)[number]) => number): number {
-  const rows = REST.map((r) => [at(r), r[0]] as const);
+/** The same at rest of a sealed one (AGM, gel); makers' sheets, from memory. It has no gravity to measure. */
+const REST_SEALED_V: readonly (readonly [percent: number, volts: number])[] = [
+  [0, 11.8],
+  [25, 12.05],
+  [50, 12.3],
+  [75, 12.6],
+  [100, 12.85],
+];
+
+/** A cell at rest stands between these, V: outside of them it is dead, or the cells were counted wrong, or it does not rest. */
+export const LEAD_CELL_V = { least: 1.85, most: 2.3 } as const;
+
+function along(x: number, rows: (readonly [number, number])[]): number {
   if (x <= rows[0]![0]) return 0;
   for (let i = 1; i < rows.length; i++) {
     const [x0, y0] = rows[i - 1]!;
@@ -45,14 +56,18 @@ function along(x: number, at: (row: (typeof REST)[number]) => number): number {
   return 100;
 }
 
-/** Charge of a flooded lead-acid battery from its voltage at rest (hours off charge and load), %. @param cells six for 12 V */
-export function chargeFromRestVolts(volts: number, cells: number): number {
-  return along((volts / cells) * 6, (r) => r[1]);
+/** Charge of a lead-acid battery from its voltage at rest (hours off charge and load), %. @param cells six for 12 V */
+export function chargeFromRestVolts(volts: number, cells: number, sealed = false): number {
+  const rows = sealed ? REST_SEALED_V.map(([p, v]) => [v, p] as const) : REST.map(([p, v]) => [v, p] as const);
+  return along((volts / cells) * 6, rows);
 }
 
 /**
  * Charge from specific gravity, %, corrected to 26.7 °C by 0.0007 per kelvin (0.004 for 10 °F, handbook figure, from memory).
  */
 export function chargeFromGravity(gravity: number, acidC: number): number {
-  return along(gravity + 0.0007 * (acidC - 26.7), (r) => r[2]);
+  return along(
+    gravity + 0.0007 * (acidC - 26.7),
+    REST.map(([p, , g]) => [g, p] as const),
+  );
 }

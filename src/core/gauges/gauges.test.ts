@@ -295,6 +295,53 @@ describe('supply, safety, winding', () => {
   });
 });
 
+describe('pack', () => {
+  const cells = (volts: string, chemistry = 'li-ion') =>
+    answerOf('pack', exampleOf('pack', { asks: 'cells', volts, chemistry }));
+  test('cells outside of what their chemistry bears are a danger, answer no check of balance, and say so first', () => {
+    for (const [volts, chemistry] of [
+      ['0 0 0 0', 'li-ion'],
+      ['1.5 1.5 1.5', 'li-ion'],
+      ['4.55 4.55 4.55', 'li-ion'],
+      ['3.9 3.9', 'lfp'],
+      ['2.1 1.05 2.1', 'lead'],
+    ] as const) {
+      const told = cells(volts, chemistry);
+      expect([volts, told.tone, told.notes![0]!.sort]).toEqual([volts, 'bad', 'caution']);
+      expect(told.notes![0]!.text).toMatch(/do not charge/i);
+      expect(told.feeds?.finding).toBeUndefined();
+    }
+    expect(cells('3.9 3.9 4.4 3.9').says).toBe('Cell 3 above 4.25 V: charged too far, do not use it.');
+    expect(cells('3.92 3.91 3.92').says).toMatch(/^Even/);
+    expect(cells('3.92 3.91 3.74 3.92').says).toMatch(/^Cell 3 is failing: 17\d mV below/);
+    expect(cells('3.7 3.7 3.86 3.71').says).toMatch(/^Out of balance: cell 3 is 15\d mV above/);
+  });
+  test('a dead cell of lead, or a wrong count, is no percentage; 60 V on six cells is refused', () => {
+    const lead = (more: RawValues) => exampleOf('pack', { asks: 'lead-acid', gravity: '', ...more });
+    const dead = answerOf('pack', lead({ restVolts: '6.3 V', cellCount: '6' }));
+    expect(dead.says).toMatch(/^1.05 V a cell: a dead cell/);
+    expect(dead.says).not.toContain('%');
+    expect(problemsOf('pack', lead({ restVolts: '60 V', cellCount: '6' }))).toEqual(['restVolts']);
+    // A sealed one stands higher when full; it has no gravity to ask for.
+    const charge = (sort: string) =>
+      figure(answerOf('pack', lead({ sort, restVolts: '12.5 V', cellCount: '6' })), 'By rest voltage')!;
+    expect(charge('agm')).toBeLessThan(charge('flooded'));
+  });
+  test('a log at another rate than the rating is measured by what a new one gives at its own', () => {
+    // 7 Ah at 20 h, lead-acid: at 7 A for half an hour it gives 3.5 Ah, and is not worn out for that.
+    const file = Array.from({ length: 181 }, (_, i) => `${10 * i},${(12.6 - i / 90).toFixed(3)},7`).join('\n');
+    const at = (more: RawValues) =>
+      answerOf(
+        'pack',
+        exampleOf('pack', { asks: 'log', file, cutOff: '10.6', rated: '7 Ah', ratedHours: '20 h', ...more }),
+      );
+    expect(at({ peukert: '1.25' }).says).not.toMatch(/worn out/);
+    // The law by itself: 7 A · 20 h · (7 / 140)^1.25.
+    expect(figure(at({ peukert: '1.25' }), 'A new one at this current')).toBeCloseTo(7 * 20 * 0.05 ** 1.25, 2);
+    expect(at({ peukert: '1' }).says).toMatch(/worn out/);
+  });
+});
+
 describe('shims, scrubber, drying', () => {
   test('both wishes met, or the nearest miss with the washer that would do it', () => {
     expect(answerOf('shims', exampleOf('shims')).tone).toBe('good');

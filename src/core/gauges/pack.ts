@@ -1,11 +1,11 @@
-import { cellSpread, chargeFromGravity, chargeFromRestVolts, peukertHours } from '../battery/battery';
+import { chargeFromGravity, chargeFromRestVolts, LEAD_CELL_V, peukertHours } from '../battery/battery';
+import { CHEMISTRIES } from '../battery/chemistry';
 import { DischargeLogError, dischargeLog } from '../battery/dischargeLog';
 import { choice, count, quantity, rows, type ValuesOf } from './fields';
 import { gauge, type GaugeAnswer, type Note, type Surroundings } from './gauge';
+import { ACID, judgedCells, LITHIUM } from './packCells';
 import { refuse } from './readFields';
 
-/** Cells this far apart at rest are out of balance; twice as far, one is failing. Common practice, no source. */
-const SPREAD_V = 0.05;
 /** Below this state of health a pack is worn out. Common practice, no source. */
 const WORN_PERCENT = 70;
 
@@ -14,6 +14,9 @@ const log = { when: { field: 'asks', is: ['log'] } } as const;
 const lead = { when: { field: 'asks', is: ['lead-acid'] } } as const;
 const run = { when: { field: 'asks', is: ['run-time'] } } as const;
 
+const flooded = { when: { field: 'sort', is: ['flooded'], and: lead.when } } as const;
+const logOrRun = { when: { field: 'asks', is: ['log', 'run-time'] } } as const;
+
 const fields = {
   asks: choice('What is asked', {
     cells: 'Cell spread',
@@ -21,6 +24,7 @@ const fields = {
     'lead-acid': 'Lead-acid',
     'run-time': 'Run time',
   }),
+  chemistry: choice('Its cells', Object.fromEntries(CHEMISTRIES.map((c) => [c.id, c.label])), cells),
   volts: rows('Cell voltages', { volts: { label: 'Voltage', is: 'voltage', min: 0, max: 5 } }, [2, 60], {
     ...cells,
     flat: true,
@@ -34,18 +38,22 @@ const fields = {
     when: log.when,
   } as const,
   cutOff: quantity('voltage', 'Ends at', [0, 100], { ...log, hint: 'the pack’s lowest voltage' }),
-  rated: quantity('charge', 'Rated capacity', [0.1, 1000], { when: { field: 'asks', is: ['log', 'run-time'] } }),
+  rated: quantity('charge', 'Rated capacity', [0.1, 1000], logOrRun),
+  sort: choice('Sort', { flooded: 'Flooded', agm: 'Sealed, AGM', gel: 'Sealed, gel' }, lead),
   restVolts: quantity('voltage', 'Voltage at rest', [0, 60], {
     ...lead,
     optional: true,
     hint: 'hours after charge and load',
   }),
   cellCount: count('Cells', [1, 30], lead),
-  gravity: quantity('number', 'Specific gravity', [1, 1.4], { ...lead, optional: true }),
-  acid: quantity('temperature', 'Acid temperature', [-20, 60], lead),
-  ratedHours: quantity('duration', 'Rated at', [0.5, 100], { ...run, hint: 'hours: 5 or 20' }),
+  gravity: quantity('number', 'Specific gravity', [1, 1.4], { ...flooded, optional: true }),
+  acid: quantity('temperature', 'Acid temperature', [-20, 60], flooded),
+  ratedHours: quantity('duration', 'Rated at', [0.5, 100], { ...logOrRun, hint: 'hours: 5 or 20; 5 or 1 for lithium' }),
   current: quantity('current', 'Current', [0.05, 500], run),
-  peukert: quantity('number', 'Peukert exponent', [1, 1.6], { ...run, hint: '1.2 flooded, 1.1 sealed, 1.03 lithium' }),
+  peukert: quantity('number', 'Peukert exponent', [1, 1.6], {
+    ...logOrRun,
+    hint: '1.2 flooded, 1.1 sealed, 1.03 lithium',
+  }),
 };
 
 type Values = ValuesOf<typeof fields>;
@@ -54,12 +62,12 @@ export const pack = gauge({
   id: 'pack',
   label: 'Pack',
   purpose: 'How far the cells are apart, what a pack still holds, how charged a battery is, how long it runs.',
-  version: 1,
+  version: 2,
   heavy: true,
   fields,
   formulas: [
     {
-      text: 'Spread: highest less lowest cell; 0.05 V out of balance, 0.1 V a failing cell.',
+      text: 'Balance: a cell 0.05 V from the middle of all is out of it, 0.1 V below it is failing.',
       source: 'Common practice, no source.',
     },
     {
@@ -70,12 +78,18 @@ export const pack = gauge({
       text: 'Charge of flooded lead-acid from rest voltage, and from gravity corrected to 26.7 °C.',
       source: 'Handbook figures, from memory.',
     },
+    {
+      text: 'Least and most a cell may stand at, by its chemistry, before anything is said of balance.',
+      source: 'Makers’ sheets, from memory: the maker’s own win.',
+    },
     { text: 'Run time H · (C/(I·H))^k.', source: 'Peukert 1897; exponents common practice, no source.' },
   ],
   answers: ['cell-spread', 'gravity-test'],
   usual: ['acid', 'peukert', 'ratedHours'],
   example: {
     asks: 'cells',
+    chemistry: 'li-ion',
+    sort: 'flooded',
     volts: '3.92 3.91 3.92 3.74 3.92 3.91',
     cutOff: '18 V',
     rated: '2.5 Ah',
@@ -90,7 +104,10 @@ export const pack = gauge({
   reckon(v, around) {
     switch (v.asks) {
       case 'cells':
-        return spread(v);
+        return judgedCells(
+          v.volts!.map((r) => r.volts),
+          v.chemistry!,
+        );
       case 'log':
         return capacity(v, around);
       case 'lead-acid':
@@ -101,42 +118,6 @@ export const pack = gauge({
   },
 });
 
-const LITHIUM: Note = {
-  sort: 'caution',
-  text: 'Swollen, dented, hot or leaking: do not charge. Outside, in a fire-safe box, to a proper collection point.',
-};
-const ACID: Note = { sort: 'caution', text: 'Ventilate, no sparks, goggles and gloves, insulated tools, rings off.' };
-
-function spread(v: Values): GaugeAnswer {
-  const volts = v.volts!.map((r) => r.volts);
-  const { spreadV, lowest, highest, meanV } = cellSpread(volts);
-  return {
-    says:
-      spreadV < SPREAD_V
-        ? `Even: ${(1000 * spreadV).toFixed(0)} mV apart.`
-        : spreadV < 2 * SPREAD_V
-          ? `Out of balance: cell ${lowest} is ${(1000 * spreadV).toFixed(0)} mV below cell ${highest}.`
-          : `Cell ${lowest} is failing: ${(1000 * spreadV).toFixed(0)} mV below cell ${highest}.`,
-    tone: spreadV < SPREAD_V ? 'good' : spreadV < 2 * SPREAD_V ? 'doubt' : 'bad',
-    figures: [
-      { label: 'Spread', value: spreadV, quantity: 'voltage' },
-      { label: 'Mean', value: meanV, quantity: 'voltage' },
-      { label: 'Pack', value: volts.reduce((a, b) => a + b, 0), quantity: 'voltage', remark: `${volts.length} cells` },
-    ],
-    notes: [LITHIUM],
-    drawings: [
-      {
-        draw: 'bars',
-        label: 'Voltage of each cell',
-        y: 'V',
-        limit: meanV,
-        bars: volts.map((value, i) => ({ name: String(i + 1), value, odd: spreadV >= SPREAD_V && i + 1 === lowest })),
-      },
-    ],
-    feeds: { finding: { check: 'cell-spread', value: spreadV, unit: 'V' } },
-  };
-}
-
 function capacity(v: Values, { progress }: Surroundings): GaugeAnswer {
   let found;
   try {
@@ -145,14 +126,20 @@ function capacity(v: Values, { progress }: Surroundings): GaugeAnswer {
     if (!(error instanceof DischargeLogError)) throw error;
     refuse('file', error.message);
   }
-  const health = (100 * found.capacityAh) / v.rated!;
+  // What a new one gives at this current, by Peukert's law: a rating at another rate is no measure by itself.
+  const currentA = found.capacityAh / Math.max(found.hours - found.cut.gapHours - found.cut.chargedHours, 1e-9);
+  if (!(currentA > 0)) refuse('file', 'No current flows in this log.');
+  const newAh = currentA * peukertHours(v.rated!, v.ratedHours!, currentA, v.peukert!);
+  const health = (100 * found.capacityAh) / newAh;
+  const { gaps, gapHours, chargedHours } = found.cut;
   const ended = found.endV <= v.cutOff!;
   return {
-    says: `${found.capacityAh.toFixed(2)} Ah, ${health.toFixed(0)} % of the rating${health < WORN_PERCENT && ended ? ': worn out' : ''}.`,
+    says: `${found.capacityAh.toFixed(2)} Ah, ${health.toFixed(0)} % of a new one at this current${health < WORN_PERCENT && ended ? ': worn out' : ''}.`,
     tone: !ended ? 'doubt' : health < WORN_PERCENT ? 'bad' : 'good',
     figures: [
       { label: 'Capacity', value: found.capacityAh, quantity: 'charge' },
       { label: 'State of health', value: health, quantity: 'percent' },
+      { label: 'A new one at this current', value: newAh, quantity: 'charge', remark: `${currentA.toPrecision(3)} A` },
       { label: 'Energy', value: found.energyWh, quantity: 'number', remark: 'Wh' },
       { label: 'Ran for', value: found.hours, quantity: 'duration' },
       { label: 'Lines read', value: found.rows, quantity: 'number' },
@@ -161,6 +148,22 @@ function capacity(v: Values, { progress }: Surroundings): GaugeAnswer {
       ...(ended
         ? []
         : [{ sort: 'range' as const, text: 'The log ends before the cut-off: the pack holds more than this.' }]),
+      ...(gaps > 0
+        ? [
+            {
+              sort: 'range' as const,
+              text: `${gaps} hole${gaps === 1 ? '' : 's'} in the log, ${gapHours.toFixed(2)} h together, cut out: it may hold more.`,
+            },
+          ]
+        : []),
+      ...(chargedHours > 0
+        ? [
+            {
+              sort: 'range' as const,
+              text: `It was charged for ${(60 * chargedHours).toFixed(0)} min in between: cut out.`,
+            },
+          ]
+        : []),
       LITHIUM,
     ],
     drawings: [
@@ -186,7 +189,12 @@ function capacity(v: Values, { progress }: Surroundings): GaugeAnswer {
 }
 
 function leadAcid(v: Values): GaugeAnswer {
-  const byVolts = v.restVolts === undefined ? null : chargeFromRestVolts(v.restVolts, v.cellCount!);
+  const cellV = v.restVolts === undefined ? null : v.restVolts / v.cellCount!;
+  if (cellV !== null && cellV > LEAD_CELL_V.most)
+    refuse('restVolts', `${cellV.toFixed(2)} V a cell is no battery at rest: count the cells, and let it rest.`);
+  if (cellV !== null && cellV < LEAD_CELL_V.least) return deadCell(cellV);
+  const byVolts =
+    v.restVolts === undefined ? null : chargeFromRestVolts(v.restVolts, v.cellCount!, v.sort !== 'flooded');
   const byGravity = v.gravity === undefined ? null : chargeFromGravity(v.gravity, v.acid!);
   if (byVolts === null && byGravity === null) refuse('restVolts', 'The voltage at rest, or the gravity.');
   const charge = byGravity ?? byVolts!;
@@ -213,6 +221,22 @@ function leadAcid(v: Values): GaugeAnswer {
       ACID,
     ],
     feeds: { finding: { check: 'gravity-test', value: charge, unit: '%' } },
+  };
+}
+
+/** Less than any charge explains: no percentage is said. */
+function deadCell(cellV: number): GaugeAnswer {
+  return {
+    says: `${cellV.toFixed(2)} V a cell: a dead cell, emptied too far, or the cells were counted wrong.`,
+    tone: 'bad',
+    figures: [{ label: 'A cell', value: cellV, quantity: 'voltage' }],
+    notes: [
+      {
+        sort: 'caution',
+        text: 'Do not charge it before each cell is tested: a dead cell boils and gases beside the good ones.',
+      },
+      ACID,
+    ],
   };
 }
 

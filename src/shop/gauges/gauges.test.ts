@@ -103,7 +103,7 @@ test('kept with the job: inputs as typed, the answer, the method’s version; it
 test('a discharge log is kept beside its result and reckons the same again; the job and the audit stay short', async () => {
   const id = await newJob();
   const file = Array.from({ length: 20_000 }, (_, i) => `${i},${(25 - i / 2500).toFixed(3)},2`).join('\n');
-  const inputs = { asks: 'log', file, cutOff: '18', rated: '12' };
+  const inputs = { asks: 'log', file, cutOff: '18', rated: '12', ratedHours: '5', peukert: '1.03' };
   const view = await keep(id, 'pack', inputs);
   expect(JSON.stringify(view).length).toBeLessThan(file.length / 2);
   const again = await keptInputs(id, view.gauges[0]!.id, 'pack');
