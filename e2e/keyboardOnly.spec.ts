@@ -1,4 +1,5 @@
 import { expect, type Locator } from '@playwright/test';
+import { settled } from './bench';
 import { test } from './test';
 
 test('from sign-in to hand-back without a mouse', async ({ page }) => {
@@ -30,6 +31,7 @@ test('from sign-in to hand-back without a mouse', async ({ page }) => {
   await keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
 
+  await settled(page);
   await keyboard.press('g');
   await keyboard.press('t');
   await expect(page.getByRole('combobox', { name: /^Tag, serial/ })).toBeFocused();

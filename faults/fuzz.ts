@@ -222,7 +222,8 @@ export async function nonsenseEverywhere(stand: Stand, requests: number): Promis
         const told = `${asked.method} ${asked.path.slice(0, 120)} ${asked.body?.slice(0, 300) ?? ''} → ${response.status}`;
         if (response.status >= 500) faults.push(told);
         const kept = response.headers.get('cache-control') ?? '';
-        if (!/no-store|no-cache/.test(kept)) faults.push(`${told}: may be kept (${kept})`);
+        if (response.status < 300 || response.status >= 400)
+          if (!/no-store|no-cache/.test(kept)) faults.push(`${told}: may be kept (${kept})`);
         if (response.status >= 400 && text.length > LONGEST_REFUSAL) faults.push(`${told}: ${text.length} characters`);
         if (response.status >= 400 && !response.headers.get('content-type')?.includes('json'))
           faults.push(`${told}: no document`);

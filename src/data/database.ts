@@ -16,7 +16,7 @@ const held = globalThis as { gritkeeperDatabase?: Knex };
 /** Nothing that a shop asks takes so long; what takes longer waits for somebody who has gone, or for a disk that is. */
 const PATIENCE_MS = {
   connect: 3000,
-  pool: 5000,
+  pool: 10_000,
   statement: 20_000,
   lock: 8000,
   idleInTransaction: 30_000,

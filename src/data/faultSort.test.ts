@@ -10,6 +10,7 @@ test('away, full, or something else', () => {
   expect(faultSort(error('Knex: Timeout acquiring a connection. The pool is probably full.'))).toBe('away');
   expect(faultSort(new AggregateError([error('x', 'ECONNREFUSED')]))).toBe('away');
   expect(faultSort(error('Query read timeout'))).toBe('away');
+  expect(faultSort(error('Client has encountered a connection error and is not queryable'))).toBe('away');
   expect(faultSort(Object.assign(new Error('late'), { name: 'TimeoutError' }))).toBe('busy');
   expect(faultSort(error('canceling statement due to statement timeout', '57014'))).toBe('busy');
   expect(faultSort(error('deadlock detected', '40P01'))).toBe('contended');

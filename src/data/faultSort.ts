@@ -36,7 +36,7 @@ export function faultSort(error: unknown): FaultSort | null {
   }
   // The pool and the driver tell some of it in words only.
   if (
-    /Connection terminated|Timeout acquiring a connection|Unable to acquire a connection|Query read timeout|timeout exceeded when trying to connect|timeout expired/.test(
+    /Connection terminated|Timeout acquiring a connection|Unable to acquire a connection|Query read timeout|not queryable|timeout exceeded when trying to connect|timeout expired/.test(
       error.message,
     )
   )

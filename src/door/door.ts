@@ -3,6 +3,7 @@ import next from 'next';
 import { checkEnvironment, listenAt, trustedProxies } from '../environment';
 import { closing } from '../shop/live/closing';
 import { originOf } from './forwarded';
+import { turnstile } from './turnstile';
 import { refusedAtDoor, type Refusal } from './atTheDoor';
 
 /** Told to whoever keeps the server running: nothing is gained by starting again on this. */
@@ -42,7 +43,34 @@ function receive(request: IncomingMessage, response: ServerResponse, asksFirst: 
   if (refusal) return turnAway(request, response, refusal);
   tellOrigin(request);
   if (asksFirst) response.writeContinue();
-  void handle(request, response);
+  const done = UNCOUNTED.test(request.url ?? '') ? handle(request, response) : inTurn(request, response);
+  done.catch((error: unknown) => failed(error, response));
+}
+
+/** A fault of the framework itself: told, and the line is cut, so that nobody waits for an answer that does not come. */
+function failed(error: unknown, response: ServerResponse): void {
+  const { name, message } = plainError(error);
+  process.stderr.write(
+    `${JSON.stringify({ level: 50, time: Date.now(), name: 'gritkeeper', err: { name, message } })}\n`,
+  );
+  response.destroy();
+}
+
+const plainError = (error: unknown) => (error instanceof Error ? error : new Error('no error was thrown'));
+
+/** What asks for nothing, and what stays open by its nature. */
+const UNCOUNTED = /^\/(_next\/static\/|healthz|readyz|api\/v1\/live)/;
+/** More than the connections to the database can serve at once only wait for each other. */
+const stile = turnstile(24, 200, 20_000);
+
+async function inTurn(request: IncomingMessage, response: ServerResponse): Promise<void> {
+  const leave = await stile.enter();
+  if (leave === null)
+    return turnAway(request, response, { status: 503, title: 'Too many ask at once: try again in a moment.' });
+  response.once('close', leave);
+  // Whoever left while waiting is not answered.
+  if (request.socket.destroyed) leave();
+  else await handle(request, response);
 }
 
 const SAID = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'x-forwarded-port', 'x-real-ip'];
@@ -78,7 +106,9 @@ function turnAway(request: IncomingMessage, response: ServerResponse, { status, 
     'content-length': body.length,
     'x-content-type-options': 'nosniff',
     'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+    'cache-control': 'no-store',
     ...(status === 405 ? { allow: 'GET, HEAD, POST, PUT, DELETE' } : {}),
+    ...(status === 503 ? { 'retry-after': '2' } : {}),
     connection: 'close',
   });
   response.write(body);

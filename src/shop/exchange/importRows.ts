@@ -2,7 +2,7 @@ import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { Db } from '@/data/database';
 import { database, inTransaction } from '@/data/database';
-import { setActor, tellAsOne } from '@/data/audit';
+import { setActor, takeTime, tellAsOne } from '@/data/audit';
 import type { Person } from '../access/person';
 import { allow, owner, type Right } from '../access/roles';
 import { notWanted } from '../work/work';
@@ -41,6 +41,7 @@ export async function importRows<T>(
   return inTransaction(database(), async (db) => {
     await setActor(db, person.id, right.name);
     await tellAsOne(db);
+    await takeTime(db);
     const { counts, shown, make } = await look(db);
     const written = !dryRun && counts.wrong === 0;
     if (written) await write(db, make);
