@@ -31,7 +31,7 @@ export function ScreenLock({ minutes, name }: { minutes: number; name: string })
     <Dialog
       open={locked}
       fullScreen
-      aria-label="The screen is locked"
+      aria-labelledby="locked-title"
       slotProps={{ paper: { sx: { display: 'grid', placeItems: 'center', p: 2, bgcolor: 'background.default' } } }}
     >
       <UnlockForm

@@ -42,7 +42,7 @@ export function UnlockForm({ name, onOpen }: { name: string; onOpen: () => void 
       }}
     >
       <Mark />
-      <Typography component="h1" variant="h2">
+      <Typography id="locked-title" component="h1" variant="h2">
         The screen is locked
       </Typography>
       <Typography variant="body2">{name} is signed in. What was typed is still here.</Typography>
