@@ -288,6 +288,59 @@ describe('supply, safety, winding', () => {
     const a = answerOf('winding', exampleOf('winding'));
     expect(a.says).toBe('Open coil or bad joint at bars 7–8. Shorted turns at bars 12–13.');
   });
+  test('whatever the twin says, a path to the frame is the headline; OL is open, and no percentage', () => {
+    const twin = (more: RawValues) =>
+      answerOf('winding', exampleOf('winding', { asks: 'winding', ohm: '3.6 ohm', ...more }));
+    for (const toFrame of ['0 ohm', '300 ohm', '0.5 Mohm', '1.9 Mohm']) {
+      const told = twin({ toFrame });
+      expect([toFrame, told.tone]).toEqual([toFrame, 'bad']);
+      expect(told.says).toMatch(/^A path to the frame: .*No power/);
+      expect(told.notes![0]!.sort).toBe('caution');
+      expect(told.feeds!.finding).toMatchObject({ condition: 'frame' });
+    }
+    expect(twin({ toFrame: '45 Mohm' }).says).toMatch(/^Agrees/);
+    const open = twin({ ohm: 'OL' });
+    expect([open.says, open.tone]).toEqual(['Open: nothing goes through the winding.', 'bad']);
+    expect(JSON.stringify(open.figures)).not.toContain('Off by');
+    expect(problemsOf('winding', exampleOf('winding', { asks: 'winding', twinOhm: 'OL' }))).toEqual(['twinOhm']);
+  });
+  test('nine per cent below its twin is a doubt with a good meter, not agreement', () => {
+    const off = (ohm: string, meter = '0.5') =>
+      answerOf(
+        'winding',
+        exampleOf('winding', { asks: 'winding', ohm, twinOhm: '10 ohm', at: '20', twinAt: '20', meter }),
+      );
+    expect(off('10.2 ohm').tone).toBe('good');
+    expect(off('9.1 ohm')).toMatchObject({ tone: 'doubt', says: '9 % too low: perhaps shorted turns.' });
+    expect(off('8.5 ohm')).toMatchObject({ tone: 'bad', says: '15 % too low: shorted turns.' });
+    // Aluminium grows more with warmth (IEC 60034-1: 225 °C): the same reading is further from its twin.
+    const hot = (metal: string) =>
+      figure(
+        answerOf(
+          'winding',
+          exampleOf('winding', { asks: 'winding', metal, twinOhm: '10 ohm', twinAt: '20', at: '100', ohm: '13 ohm' }),
+        ),
+        'Expected',
+      )!;
+    expect(hot('copper')).toBeCloseTo((10 * 334.5) / 254.5, 9);
+    expect(hot('aluminium')).toBeCloseTo((10 * 325) / 245, 9);
+  });
+  test('a commutator is sound only when it is of one sort and has no path to the shaft', () => {
+    const bars = (readings: string, toShaft = '200 Mohm') =>
+      answerOf('winding', exampleOf('winding', { readings, toShaft }));
+    const alike = '1.2 1.21 1.2 1.19 1.2 1.21 1.2 1.2 1.19 1.2';
+    expect(bars(alike)).toMatchObject({ tone: 'good' });
+    expect(bars(alike, '').says).toMatch(/still to be measured/);
+    expect(bars(alike, '').tone).toBe('doubt');
+    expect(bars(alike, '0.4 Mohm')).toMatchObject({ tone: 'bad', says: 'A path to the shaft: 400 kΩ. No power.' });
+    const half = '1.2 1.21 1.2 1.19 1.2 2.4 2.41 2.4 2.39 2.4';
+    expect(bars(half)).toMatchObject({
+      tone: 'bad',
+      says: expect.stringMatching(/^Two sorts of readings: 5 near 1.2 Ω, 5 near 2.4 Ω/),
+    });
+    const steps = '1.2 2.4 1.21 2.41 1.2 2.39 1.19 2.4 1.2 2.4';
+    expect(bars(steps).tone).toBe('bad');
+  });
   test('an edge that leads and is burnt sits the wrong way round', () => {
     const brush = (burnt: string) => answerOf('winding', exampleOf('winding', { asks: 'brush', burnt }));
     expect(brush('a').says).toMatch(/wrong way round/);

@@ -1,10 +1,13 @@
 import { brushHoursLeft } from '../motor/brushLife';
-import { oddBars } from '../motor/commutatorBars';
-import { atTemperature, windingTemperatureC } from '../motor/winding';
+import { oddBars, twoSorts } from '../motor/commutatorBars';
+import { atTemperature, windingTemperatureC, type Conductor } from '../motor/winding';
+import { formatQuantity, OVER_RANGE_OHM } from '../units/units';
 import { choice, quantity, rows, type ValuesOf } from './fields';
 import { gauge, type Figure, type GaugeAnswer, type Note } from './gauge';
 import { refuse } from './readFields';
 
+/** Less than this to the frame or the shaft is a path that must not be there: no power. Common practice, no source. */
+const LEAST_TO_FRAME_OHM = 2e6;
 /** Twins of one make differ by so much. Common practice, no source. */
 const TWINS_DIFFER = 0.05;
 
@@ -23,6 +26,13 @@ const fields = {
     flat: true,
     hint: 'in ohms, in order, blanks between: paste a row',
   }),
+  toShaft: quantity('resistance', 'Bar to shaft', [0, 1e12], {
+    unit: 'MΩ',
+    ...bars,
+    optional: true,
+    hint: 'the least of all bars, 500 V DC; OL is over range',
+  }),
+  metal: choice('Wound of', { copper: 'Copper', aluminium: 'Aluminium' }, coil),
   ohm: quantity('resistance', 'Measured', [0.001, 1e8], coil),
   at: quantity('temperature', 'Its temperature', [-20, 180], coil),
   twinOhm: quantity('resistance', 'Twin or nameplate', [0.001, 1e8], coil),
@@ -48,7 +58,7 @@ export const winding = gauge({
   id: 'winding',
   label: 'Winding and commutator',
   purpose: 'Which bars stand out, whether a winding agrees with its twin, how long a carbon brush lasts.',
-  version: 1,
+  version: 2,
   fields,
   formulas: [
     {
@@ -56,10 +66,17 @@ export const winding = gauge({
       source: 'Iglewicz & Hoaglin 1993; NIST/SEMATECH e-Handbook 1.3.5.17.',
     },
     {
-      text: 'Copper: resistance in proportion to temperature + 234.5 °C.',
-      source: 'IEC 60335-1, method of resistance, from memory.',
+      text: 'Resistance in proportion to temperature + 234.5 °C for copper, + 225 °C for aluminium.',
+      source: 'IEC 60335-1, method of resistance; IEC 60034-1; from memory.',
     },
-    { text: 'Twins agree within 5 % and the meters’ uncertainty.', source: 'Common practice, no source.' },
+    {
+      text: 'Twins agree within 5 % and what the meters cannot tell; up to twice as far it is a doubt.',
+      source: 'Common practice, no source.',
+    },
+    {
+      text: 'Sound: bar to bar alike, of one sort, and no path to the shaft. Under 2 MΩ to frame or shaft: no power.',
+      source: 'Common practice, no source.',
+    },
     { text: 'Brush hours: wear in proportion to running.', source: 'Common practice, no source.' },
     {
       text: 'The burnt edge of a carbon brush is the trailing one, where the bars leave: it goes back that way round.',
@@ -71,6 +88,8 @@ export const winding = gauge({
   example: {
     asks: 'bars',
     readings: '1.21 1.20 1.22 1.21 1.19 1.20 2.95 1.21 1.22 1.20 1.21 0.62 1.20 1.21 1.22 1.20',
+    toShaft: '200 Mohm',
+    metal: 'copper',
     ohm: '3.1 ohm',
     at: '21 °C',
     twinOhm: '3.6 ohm',
@@ -93,16 +112,26 @@ function commutator(v: Values): GaugeAnswer {
   const { median, spread, odd } = oddBars(ohms);
   if (!(median > 0)) refuse('readings', 'Half of them are nothing: a shorted commutator, or the meter’s leads.');
   const pair = (b: [number, number]) => `${b[0]}–${b[1]}`;
+  const sorts = odd.length === 0 ? twoSorts(ohms) : null;
+  const leaks = v.toShaft !== undefined && v.toShaft < LEAST_TO_FRAME_OHM;
   const words = odd.map(
     (o) => `${o.is === 'open' ? 'Open coil or bad joint' : 'Shorted turns'} at bars ${pair(o.bars)}`,
   );
   return {
-    says:
-      odd.length === 0
-        ? `All ${ohms.length} alike: the armature winding is sound.`
-        : `${words.slice(0, 3).join('. ')}${words.length > 3 ? `, and ${words.length - 3} more` : ''}.`,
-    tone: odd.length === 0 ? 'good' : 'bad',
+    says: leaks
+      ? `A path to the shaft: ${formatQuantity('resistance', v.toShaft!)}. No power.`
+      : odd.length > 0
+        ? `${words.slice(0, 3).join('. ')}${words.length > 3 ? `, and ${words.length - 3} more` : ''}.`
+        : sorts
+          ? `Two sorts of readings: ${sorts.lower.count} near ${formatQuantity('resistance', sorts.lower.ohm)}, ${sorts.upper.count} near ${formatQuantity('resistance', sorts.upper.ohm)}. Not sound.`
+          : v.toShaft === undefined
+            ? `All ${ohms.length} alike from bar to bar. Bar to shaft is still to be measured.`
+            : `All ${ohms.length} alike, and none to the shaft: the armature winding is sound.`,
+    tone: leaks || odd.length > 0 || sorts ? 'bad' : v.toShaft === undefined ? 'doubt' : 'good',
     figures: [
+      ...(v.toShaft === undefined
+        ? []
+        : [{ label: 'Bar to shaft', value: v.toShaft, quantity: 'resistance' as const }]),
       { label: 'Median', value: median, quantity: 'resistance' },
       { label: 'Furthest from it', value: 100 * spread, quantity: 'percent' },
       ...odd.map((o): Figure => ({
@@ -113,6 +142,15 @@ function commutator(v: Values): GaugeAnswer {
       })),
     ],
     notes: [
+      ...(leaks ? [FRAME] : []),
+      ...(sorts
+        ? [
+            {
+              sort: 'advice' as const,
+              text: 'Half of it reads otherwise than the other: a joint or a coil shared by many bars, or the probes were set further apart. Measure again from one bar to the next, all round.',
+            },
+          ]
+        : []),
       {
         sort: 'advice',
         text: 'Turn the odd pair under the probes again before it is believed: dirt between bars reads low, a poor contact high.',
@@ -134,24 +172,38 @@ function commutator(v: Values): GaugeAnswer {
   };
 }
 
+const FRAME: Note = {
+  sort: 'caution',
+  text: 'Under 2 MΩ to the frame or the shaft: no power until it is dried and measured again, or replaced.',
+};
+
 function twin(v: Values): GaugeAnswer {
-  const expected = atTemperature(v.twinOhm!, v.twinAt!, v.at!);
+  const metal: Conductor = v.metal!;
+  const leaks = v.toFrame !== undefined && v.toFrame < LEAST_TO_FRAME_OHM;
+  if (v.twinOhm! >= OVER_RANGE_OHM) refuse('twinOhm', 'The twin is open itself: it is no measure.');
+  const isOpen = v.ohm! >= OVER_RANGE_OHM;
+  const expected = atTemperature(v.twinOhm!, v.twinAt!, v.at!, metal);
   const off = v.ohm! / expected - 1;
   const sigma = Math.hypot(TWINS_DIFFER, (Math.SQRT2 * v.meter!) / 100);
-  const agrees = Math.abs(off) <= 2 * sigma;
+  const agrees = Math.abs(off) <= sigma;
+  const isNear = !agrees && Math.abs(off) <= 2 * sigma;
+  const means = off < 0 ? 'shorted turns' : 'a bad joint, or a coil gone';
   const notes: Note[] = [];
-  if (v.toFrame !== undefined && v.toFrame < 2e6)
+  if (leaks) notes.push(FRAME);
+  if (isNear && !isOpen)
     notes.push({
-      sort: 'caution',
-      text: 'Under 2 MΩ to the frame: no power until it is dried and measured again, or replaced.',
+      sort: 'advice',
+      text: 'Twins may differ by as much: compare with another one, both at room temperature.',
     });
-  return {
-    says: agrees
+  const ofTwin = isOpen
+    ? 'Open: nothing goes through the winding.'
+    : agrees
       ? `Agrees with its twin: ${(100 * off).toFixed(1)} %.`
-      : off < 0
-        ? `${(-100 * off).toFixed(0)} % too low: shorted turns.`
-        : `${(100 * off).toFixed(0)} % too high: a bad joint, or a coil gone.`,
-    tone: agrees ? (notes.length ? 'doubt' : 'good') : 'bad',
+      : `${Math.abs(100 * off).toFixed(0)} % too ${off < 0 ? 'low' : 'high'}: ${isNear ? 'perhaps ' : ''}${means}.`;
+  return {
+    // Whatever the twin says, a path to the frame comes first: it can kill.
+    says: leaks ? `A path to the frame: ${formatQuantity('resistance', v.toFrame!)}. No power. ${ofTwin}` : ofTwin,
+    tone: leaks || isOpen ? 'bad' : agrees ? 'good' : isNear ? 'doubt' : 'bad',
     figures: [
       {
         label: 'Expected',
@@ -160,13 +212,13 @@ function twin(v: Values): GaugeAnswer {
         plusMinus: sigma * expected,
         remark: `the twin at ${v.at!.toFixed(0)} °C`,
       },
-      { label: 'Off by', value: 100 * off, quantity: 'percent' },
+      ...(isOpen ? [] : [{ label: 'Off by', value: 100 * off, quantity: 'percent' as const }]),
       // Only a reading that is too high can be a warm winding.
-      ...(off > 0
+      ...(off > 0 && !isOpen
         ? [
             {
               label: 'Or it is warmer',
-              value: windingTemperatureC(v.twinOhm!, v.twinAt!, v.ohm!),
+              value: windingTemperatureC(v.twinOhm!, v.twinAt!, v.ohm!, metal),
               quantity: 'temperature' as const,
               remark: 'if it is sound',
             },
@@ -177,7 +229,11 @@ function twin(v: Values): GaugeAnswer {
         : [{ label: 'To the frame', value: v.toFrame, quantity: 'resistance' as const }]),
     ],
     notes,
-    feeds: { finding: { check: 'motor-winding-ohms', value: v.ohm!, unit: 'Ω', condition: 'winding' } },
+    feeds: {
+      finding: leaks
+        ? { check: 'motor-winding-ohms', value: v.toFrame!, unit: 'Ω', condition: 'frame' }
+        : { check: 'motor-winding-ohms', value: v.ohm!, unit: 'Ω', condition: 'winding' },
+    },
   };
 }
 

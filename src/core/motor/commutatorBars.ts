@@ -31,3 +31,35 @@ export function oddBars(ohms: readonly number[]): { median: number; spread: numb
   const spread = Math.max(...ohms.map((x) => Math.abs(x - middle))) / middle;
   return { median: middle, spread, odd };
 }
+
+/** Two sorts of readings on one commutator: how many of each, and their middles, Ω. */
+export interface TwoSorts {
+  lower: { count: number; ohm: number };
+  upper: { count: number; ohm: number };
+}
+
+/** The smaller sort is so much of all at least: fewer are odd bars. */
+const SORT_PART = 0.2;
+/** The middles lie so far apart, and the gap between the sorts is so many times what each spreads by itself. */
+const SORT_RATIO = 1.15;
+const SORT_GAP = 2;
+
+/**
+ * Whether the readings are of two sorts: a half that reads otherwise than the other stands out in no score against the median,
+ * and is no sound winding. Common practice, no source.
+ * @returns null when they are of one sort
+ */
+export function twoSorts(ohms: readonly number[]): TwoSorts | null {
+  const sorted = [...ohms].sort((a, b) => a - b);
+  let widest = { at: 0, gap: 0 };
+  for (let i = 1; i < sorted.length; i++) {
+    const gap = sorted[i]! - sorted[i - 1]!;
+    if (gap > widest.gap) widest = { at: i, gap };
+  }
+  const [low, high] = [sorted.slice(0, widest.at), sorted.slice(widest.at)];
+  if (Math.min(low.length, high.length) < Math.max(2, SORT_PART * sorted.length)) return null;
+  const [lower, upper] = [median(low), median(high)];
+  const spread = Math.max(low.at(-1)! - low[0]!, high.at(-1)! - high[0]!);
+  if (upper < SORT_RATIO * lower || widest.gap < SORT_GAP * spread) return null;
+  return { lower: { count: low.length, ohm: lower }, upper: { count: high.length, ohm: upper } };
+}
