@@ -1,6 +1,8 @@
 import { dryingTime } from '../dry/dryingTime';
+import { judgeWeighings } from '../dry/judgeWeighings';
+import { formatQuantity } from '../units/units';
 import { choice, quantity, rows, type ValuesOf } from './fields';
-import { gauge, type GaugeAnswer } from './gauge';
+import { gauge, type GaugeAnswer, type Note } from './gauge';
 import { refuse } from './readFields';
 
 /** A washed part is dry when so little of its dry weight is water. Common practice, no source. */
@@ -43,12 +45,17 @@ export const dryAndWait = gauge({
   id: 'dry-and-wait',
   label: 'Dry and wait',
   purpose: 'When a washed part is dry: from a few weighings, or by the plain clock.',
-  version: 1,
+  version: 2,
   fields,
   formulas: [
     {
       text: 'Weight = dry + water · e^(−t/τ), least squares; dry when 1 % of the dry weight is left, or what the scale can tell.',
       source: 'Falling-rate drying, any handbook; the 1 % is common practice, no source.',
+    },
+    {
+      text: 'Equal weights are dry only when the scale would have seen what is lost in that time; at a steady rate the end cannot be told.',
+      source:
+        'Constant-rate and falling-rate drying, any handbook; 8 h for the slowest part, common practice, no source.',
     },
     {
       text: 'By the clock: a full day for a filter in still air, half before a fan.',
@@ -99,6 +106,14 @@ function byWeighing(v: Values): GaugeAnswer {
     refuse('weighings', 'Three weighings, or the dry weight and two.');
   if (v.dryWeight !== undefined && points.at(-1)!.grams < v.dryWeight - 2 * v.scale!)
     refuse('dryWeight', 'It already weighs less than that.');
+  const lightest = Math.min(...points.map((p) => p.grams));
+  const allowedG = Math.max((DRY_PERCENT / 100) * (v.dryWeight ?? lightest), v.scale!);
+  const verdict = judgeWeighings(points, allowedG, v.scale!);
+  if (verdict.is === 'heavier')
+    refuse('weighings', `Weighing ${verdict.at} is heavier than one before it: weigh again, or it has taken up water.`);
+  const known = v.dryWeight === undefined ? null : points.at(-1)!.grams - v.dryWeight;
+  if (verdict.is === 'still' && !(known !== null && known <= allowedG)) return noLoss(verdict, known);
+  if (verdict.is === 'steady') return steadily(verdict.gramsPerHour, known, allowedG);
   const probe = dryingTime(points, 1, v.dryWeight);
   if (!probe) return { says: 'It does not get lighter: give it air, and weigh again.', tone: 'bad', figures: [] };
   const leftG = Math.max((DRY_PERCENT / 100) * probe.dryG, v.scale!);
@@ -157,3 +172,43 @@ function byWeighing(v: Values): GaugeAnswer {
     feeds: toGo > 0 ? { wait: { kind: 'drying', what: 'weighed', hours: toGo } } : {},
   };
 }
+
+const DAMP: Note = { sort: 'caution', text: 'A damp filter blocks, smells and wets the motor: dry first.' };
+
+/** The weights do not fall by more than the scale can tell. */
+function noLoss({ isDry, againHours }: { isDry: boolean; againHours: number }, knownG: number | null): GaugeAnswer {
+  // A known dry weight is stronger than any number of equal weights: water that does not leave is still water.
+  const isWet = knownG !== null;
+  return {
+    says: isWet
+      ? `${formatQuantity('mass', knownG)} of water in it, and it does not leave: give it air.`
+      : isDry
+        ? 'Dry: a damp one would have lost more than the scale can miss.'
+        : `No loss that this scale can see. That is no proof: weigh again in ${againHours < 20 ? `${againHours.toFixed(1)} h` : 'a day, on a finer scale'}.`,
+    tone: isWet ? 'bad' : isDry ? 'good' : 'doubt',
+    figures: [{ label: 'Weigh again after', value: isDry || isWet ? null : againHours, quantity: 'duration' }],
+    notes: [DAMP],
+  };
+}
+
+/** It loses about the same each hour: with the dry weight known so long at least, without it nobody can say. */
+function steadily(gramsPerHour: number, waterG: number | null, allowedG: number): GaugeAnswer {
+  const least = waterG === null ? null : Math.max(0, (waterG - allowedG) / gramsPerHour);
+  return {
+    says:
+      least === null
+        ? `Drying steadily, ${formatQuantity('mass', gramsPerHour)} an hour: the end cannot be told before it slows. Weigh again.`
+        : `Dry in ${least.toFixed(1)} to ${(SLOWS * least).toFixed(1)} h: steady now, slower towards the end.`,
+    tone: 'doubt',
+    figures: [
+      { label: 'Loses an hour', value: gramsPerHour, quantity: 'mass' },
+      ...(least === null ? [] : [{ label: 'Still to wait, at least', value: least, quantity: 'duration' as const }]),
+      ...(waterG === null ? [] : [{ label: 'Water still in it', value: waterG, quantity: 'mass' as const }]),
+    ],
+    notes: [DAMP],
+    ...(least === null ? {} : { feeds: { wait: { kind: 'drying', what: 'weighed', hours: SLOWS * least } } }),
+  };
+}
+
+/** The end of drying is slower than its beginning: up to so many times. Common practice, no source. */
+const SLOWS = 2;

@@ -395,6 +395,30 @@ describe('pack', () => {
   });
 });
 
+describe('drying, by what the scale can see', () => {
+  const dry = (weighings: string, more: RawValues = {}) =>
+    exampleOf('dry-and-wait', { asks: 'weighed', weighings, dryWeight: '', scale: '0.2 g', ...more });
+  const says = (weighings: string, more: RawValues = {}) => answerOf('dry-and-wait', dry(weighings, more));
+  test('equal weights within minutes are no proof; hours apart they are', () => {
+    const soon = says('10:00 150 g\n10:05 150 g\n10:10 150 g');
+    expect(soon.tone).toBe('doubt');
+    expect(soon.says).toMatch(/^No loss that this scale can see. That is no proof/);
+    expect(says('10:00 150 g\n12:00 150 g\n15:00 150 g').says).toMatch(/^Dry:/);
+    // Wet by its known dry weight it stays wet, however equal the weights.
+    expect(says('10:00 150 g\n15:00 150 g', { dryWeight: '110 g' })).toMatchObject({ tone: 'bad' });
+  });
+  test('heavier than before is refused, not forecast', () => {
+    expect(problemsOf('dry-and-wait', dry('10:00 100 g\n11:00 104 g\n12:00 108 g'))).toEqual(['weighings']);
+  });
+  test('at a steady rate no end is invented; with the dry weight it is five hours, not seventy', () => {
+    const steady = '10:00 300 g\n11:00 280 g\n12:00 260 g\n13:00 240 g';
+    expect(says(steady).says).toMatch(/cannot be told/);
+    const known = says(steady, { dryWeight: '140 g' });
+    expect(figure(known, 'Still to wait, at least')).toBeCloseTo((100 - 1.4) / 20, 6);
+    expect(known.says).toMatch(/^Dry in 4.9 to 9.9 h/);
+  });
+});
+
 describe('shims, scrubber, drying', () => {
   test('both wishes met, or the nearest miss with the washer that would do it', () => {
     expect(answerOf('shims', exampleOf('shims')).tone).toBe('good');
