@@ -2,7 +2,7 @@ import { chargeFromGravity, chargeFromRestVolts, LEAD_CELL_V, peukertHours } fro
 import { CHEMISTRIES } from '../battery/chemistry';
 import { DischargeLogError, dischargeLog } from '../battery/dischargeLog';
 import { choice, count, quantity, rows, type ValuesOf } from './fields';
-import { gauge, type GaugeAnswer, type Note, type Surroundings } from './gauge';
+import { gauge, type GaugeAnswer, type Surroundings } from './gauge';
 import { ACID, judgedCells, LITHIUM } from './packCells';
 import { refuse } from './readFields';
 
