@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { freeMachine, signIn } from './bench';
+import { freeMachine, settled, signIn } from './bench';
 import { test } from './test';
 
 test('two save one card: the second sees both versions and merges them', async ({ page, browser, baseURL }) => {
@@ -69,7 +69,9 @@ test('the timeline is searched and filtered; the book goes out as PDF and JSON',
   await signIn(page, baseURL!);
   const { tag } = await freeMachine(page, 'upright-shaft-belt');
   await page.goto(`/machines/${tag}`);
+  await settled(page);
   const timeline = page.getByRole('region', { name: 'Timeline' });
+  await timeline.getByRole('listitem').first().waitFor();
   const all = await timeline.getByRole('listitem').count();
   expect(all).toBeGreaterThan(2);
   await timeline.getByRole('button', { name: 'findings' }).click();
