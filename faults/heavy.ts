@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { connect, type Socket } from 'node:net';
 import sharp from 'sharp';
 import { expect, Hand, sleep, type Stand } from './stand';
 
@@ -15,7 +16,7 @@ interface Heavy {
 }
 
 /** The most that each sort of route may be asked for, as the door and the published document allow it. */
-async function heaviest(stand: Stand, hand: Hand): Promise<Heavy[]> {
+async function heaviest(stand: Stand): Promise<Heavy[]> {
   const [{ tag }] = (await stand.sql<{ tag: string }>(
     `select tag from machine join job on job.machine_id = machine.id where closed_at is null order by machine.id limit 1`,
   )) as [{ tag: string }];
@@ -23,16 +24,8 @@ async function heaviest(stand: Stand, hand: Hand): Promise<Heavy[]> {
     `select job.id as job from job join machine on machine.id = job.machine_id where tag = $1 and closed_at is null`,
     [tag],
   )) as [{ job: string }];
-  const { version } = await hand.get<{ version: number }>(`/api/v1/jobs/${job}/facts`);
-  const long = await hand.ask('POST', `/api/v1/jobs/${job}/amend-job`, {
-    ...(await hand.get<{ words: string; promisedOn: string; accessories: string[]; complaints: string[] }>(
-      `/api/v1/jobs/${job}/facts`,
-    )),
-    key: randomUUID(),
-    version,
-    words: 'x'.repeat(20_000),
-  });
-  if (!long.ok) await stand.sql('update job set words = $1 where id = $2', ['x'.repeat(20_000), job]);
+  // As many letters as a form takes, without a space: the hardest for the paper.
+  await stand.sql('update job set words = $1 where id = $2', ['x'.repeat(20_000), job]);
   const rows = Array.from({ length: 99_000 }, (_, i) => `Customer ${i} ${'n'.repeat(120)},555 ${i}`).join('\n');
   const cards = Array.from(
     { length: 60_000 },
@@ -47,7 +40,7 @@ async function heaviest(stand: Stand, hand: Hand): Promise<Heavy[]> {
   const kinds = Array.from({ length: 17 }, (_, k) => ({
     kind: `k${k}`,
     jobs: 1,
-    faults: Array.from({ length: 300 }, (_, f) => ({ fault: `f${f}`, confirmed: 1 })),
+    faults: Array.from({ length: 75 }, (_, f) => ({ fault: `f${f}`, confirmed: 1 })),
   }));
   const json = (body: unknown) => JSON.stringify(body);
   return [
@@ -127,7 +120,7 @@ export async function worstLegal(stand: Stand): Promise<string> {
   await stand.server(PORT);
   try {
     const [hand, other] = [await Hand.at(PORT), await Hand.at(PORT)];
-    const all = await heaviest(stand, hand);
+    const all = await heaviest(stand);
     let quiet = 0;
     // Once for the caches, then what a page takes when nobody else asks for anything.
     for (let round = 0; round < 2; round++) {
@@ -196,6 +189,44 @@ export async function tooManyHands(stand: Stand): Promise<string> {
     expect(page.status === 200 && backMs < BACK_MS, `afterwards the Bench answered ${page.status} after ${backMs} ms`);
     return `${CONNECTIONS} at once for ${SECONDS} s: ${[...tally].map(([s, n]) => `${n} × ${s}`).join(', ')}; the Bench was back after ${backMs} ms`;
   } finally {
+    await stand.killServer(PORT);
+  }
+}
+
+const STALLED = 60;
+
+/** Bodies that are announced and never come, from strangers and under a made-up key: a page is there all the same. */
+export async function stalledBodies(stand: Stand): Promise<string> {
+  await stand.server(PORT);
+  const lines: Socket[] = [];
+  try {
+    const hand = await Hand.at(PORT);
+    const head = (path: string, length: number, cookie: string) =>
+      `POST ${path} HTTP/1.1\r\nhost: 127.0.0.1:${PORT}\r\norigin: http://127.0.0.1:${PORT}\r\n${cookie}content-type: application/json\r\ncontent-length: ${length}\r\n\r\n{`;
+    const made = 'cookie: gk_session=made-up\r\n';
+    for (let i = 0; i < STALLED; i++)
+      for (const text of [
+        head('/api/sign-in', 4000, ''),
+        head('/api/v1/jobs', 15_000, made),
+        head('/api/v1/import/customers.csv', 9_000_000, made),
+      ]) {
+        const line = connect(PORT, '127.0.0.1');
+        // A line that the door closes on us is what is asked for.
+        line.on('error', () => line.destroy());
+        line.write(text);
+        lines.push(line);
+      }
+    await sleep(300);
+    const started = performance.now();
+    const page = await hand.ask('GET', '/machines');
+    await page.text();
+    const ms = performance.now() - started;
+    expect(page.status === 200 && ms < BACK_MS, `a page answered ${page.status} after ${Math.round(ms)} ms`);
+    const again = await Hand.at(PORT);
+    expect((await again.ask('GET', '/api/v1/bench')).ok, 'nobody can sign in');
+    return `${lines.length} bodies that never come: a page after ${Math.round(ms)} ms, and signing in as ever`;
+  } finally {
+    for (const line of lines) line.destroy();
     await stand.killServer(PORT);
   }
 }

@@ -3,7 +3,7 @@ import { backupAndRestore } from './backup';
 import { databaseKilled, serverKilled } from './kills';
 import { secretOfCheckout, Stand } from './stand';
 import { askedToEnd, databaseFrozen, keptRunning } from './endings';
-import { tooManyHands, worstLegal } from './heavy';
+import { stalledBodies, tooManyHands, worstLegal } from './heavy';
 import { nonsenseEverywhere } from './fuzz';
 import { clockChange, databaseDown, diskFull, nastyWords, twoServers } from './troubles';
 
@@ -25,6 +25,7 @@ const faults: [string, () => Promise<string>][] = [
   ['a server asked to end', () => askedToEnd(stand)],
   ['a server kept running', () => keptRunning(stand)],
   ['the worst that may be asked for', () => worstLegal(stand)],
+  ['bodies that never come', () => stalledBodies(stand)],
   ['more hands than the shop has', () => tooManyHands(stand)],
   ['the disk full on upload', () => diskFull(stand)],
   ['two servers on one database', () => twoServers(stand, long ? 100 : 5)],

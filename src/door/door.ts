@@ -3,6 +3,7 @@ import next from 'next';
 import { checkEnvironment, listenAt, trustedProxies } from '../environment';
 import { closing } from '../shop/live/closing';
 import { originOf } from './forwarded';
+import { bodyArrived, fitsInHand } from './bodyArrived';
 import { turnstile } from './turnstile';
 import { refusedAtDoor, type Refusal } from './atTheDoor';
 
@@ -59,15 +60,29 @@ function failed(error: unknown, response: ServerResponse): void {
 const plainError = (error: unknown) => (error instanceof Error ? error : new Error('no error was thrown'));
 
 /** What asks for nothing, and what stays open by its nature. */
-const UNCOUNTED = /^\/(_next\/static\/|healthz|readyz|api\/v1\/live)/;
+const UNCOUNTED = /^\/(_next\/static\/.*|(healthz|readyz|api\/v1\/live)(\?.*)?)$/;
 /** More than the connections to the database can serve at once only wait for each other. */
 const stile = turnstile(24, 200, 20_000);
+/** Files come slowly by their nature: they have turns of their own, so that nobody who sends one holds a page up. */
+const uploads = turnstile(8, 40, 20_000);
+/** Nobody holds a turn for longer, however slowly an answer is taken away. */
+const LONGEST_TURN_MS = 10_000;
+/** What is typed by hand arrives in one breath. */
+const LONGEST_BODY_MS = 10_000;
 
+/**
+ * Waits for a turn, then has the request worked on. A small body must be there first: whoever announces one and sends nothing
+ * waits outside and holds nobody up.
+ */
 async function inTurn(request: IncomingMessage, response: ServerResponse): Promise<void> {
-  const leave = await stile.enter();
+  const isSmall = fitsInHand(request);
+  if (isSmall && !(await bodyArrived(request, LONGEST_BODY_MS)))
+    return turnAway(request, response, { status: 408, title: 'The body did not come.' });
+  const leave = await (isSmall ? stile : uploads).enter();
   if (leave === null)
     return turnAway(request, response, { status: 503, title: 'Too many ask at once: try again in a moment.' });
   response.once('close', leave);
+  if (isSmall) setTimeout(leave, LONGEST_TURN_MS).unref();
   // Whoever left while waiting is not answered.
   if (request.socket.destroyed) leave();
   else await handle(request, response);

@@ -2,8 +2,8 @@ import { UNKNOWN_FIELD, type FieldProblem } from './problem';
 
 /** Nothing that is sent to this shop is nested deeper. */
 const MOST_DEPTH = 12;
-/** Names and items in one body, all levels together: a take-in with everything in it has a tenth of them. */
-export const MOST_PARTS = 4000;
+/** Names and items in one body, all levels together: the largest there is, another shop’s learning of every kind, has half of them. */
+const MOST_PARTS = 4000;
 /** Who gets so many things wrong reads no further. */
 export const MOST_PROBLEMS = 100;
 const LONGEST_NAME = 80;
@@ -18,10 +18,9 @@ interface Part {
 /**
  * What is wrong with a body as plain data, whatever it is meant to be: nested too deeply, too many parts, text that is no
  * text, numbers that are none. Looked at level by level, and no further than the limits: no body can cost more than they say.
- * @param mostParts names and items together
  * @returns at most 100 problems; none when it may be looked at closely
  */
-export function problemsOfBody(body: object, mostParts = MOST_PARTS): FieldProblem[] {
+export function problemsOfBody(body: object): FieldProblem[] {
   const problems: FieldProblem[] = [];
   let level: Part[] = [{ value: body, field: '' }];
   let parts = 0;
@@ -34,7 +33,7 @@ export function problemsOfBody(body: object, mostParts = MOST_PARTS): FieldProbl
       if (typeof value !== 'object' || value === null) continue;
       const names = Object.keys(value);
       parts += names.length;
-      if (parts > mostParts) return [{ field: '', message: `It has more than ${mostParts} parts.` }];
+      if (parts > MOST_PARTS) return [{ field: '', message: `It has more than ${MOST_PARTS} parts.` }];
       for (const name of names) {
         const inner = within(value, field, name);
         if (OF_THE_LANGUAGE.has(name) || name.length > LONGEST_NAME)

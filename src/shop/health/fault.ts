@@ -6,7 +6,9 @@ export function faultOf(error: unknown): { status: 400 | 409 | 503 | 507; title:
     case 'away':
       return {
         status: 503,
-        title: 'The database does not answer. Nothing of this was saved; what you typed is still on your screen.',
+        // The link may have broken between the writing and the answer to it: only the key knows.
+        title:
+          'The database does not answer. Whether this was saved is not known: sent again under the same key it is done once.',
       };
     case 'disk-full':
       return {
@@ -22,6 +24,11 @@ export function faultOf(error: unknown): { status: 400 | 409 | 503 | 507; title:
       return {
         status: 409,
         title: 'Somebody else saved the same at the same time. Nothing of yours was saved yet: look again, then save.',
+      };
+    case 'not-there':
+      return {
+        status: 409,
+        title: 'Something that this refers to is not here, or not any more. Nothing was saved: look again.',
       };
     case 'unkept':
       return {
