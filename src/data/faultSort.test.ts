@@ -15,6 +15,7 @@ test('away, full, or something else', () => {
   expect(faultSort(error('canceling statement due to statement timeout', '57014'))).toBe('busy');
   expect(faultSort(error('deadlock detected', '40P01'))).toBe('contended');
   expect(faultSort(error('duplicate key', '23505'))).toBe('contended');
+  expect(faultSort(error('violates foreign key constraint', '23503'))).toBe('not-there');
   expect(faultSort(error('out of range', '22003'))).toBe('unkept');
   expect(faultSort(error('violates check constraint', '23514'))).toBe('unkept');
   expect(faultSort(error('syntax error', '42601'))).toBeNull();

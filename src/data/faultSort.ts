@@ -15,11 +15,13 @@ const DISK_FULL = '53100';
 /** The statement was ended for taking too long, or too many are connected. */
 const BUSY = new Set(['57014', '55P03', '53300', '25P03']);
 /** Still at odds with another after every try. */
-const CONTENDED = new Set(['40001', '40P01', '23505', '23503', 'GK001']);
+const CONTENDED = new Set(['40001', '40P01', '23505', 'GK001']);
+/** What it refers to is not there, or went away meanwhile. */
+const NOT_THERE = '23503';
 /** Values that the schema does not take: class 22, and its own rules. */
 const UNKEPT = /^(22...|23514|23502)$/;
 
-export type FaultSort = 'away' | 'disk-full' | 'busy' | 'contended' | 'unkept';
+export type FaultSort = 'away' | 'disk-full' | 'busy' | 'contended' | 'not-there' | 'unkept';
 
 /** What sort of fault an error is, when it is one that people can do something about. */
 export function faultSort(error: unknown): FaultSort | null {
@@ -32,6 +34,7 @@ export function faultSort(error: unknown): FaultSort | null {
     if (AWAY.has(code)) return 'away';
     if (BUSY.has(code)) return 'busy';
     if (CONTENDED.has(code)) return 'contended';
+    if (code === NOT_THERE) return 'not-there';
     if (UNKEPT.test(code)) return 'unkept';
   }
   // The pool and the driver tell some of it in words only.

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { AssessmentView, OddsView } from '@/shop/finding/dto';
 import type { JobChanges, JobFacts } from '@/shop/jobView/dto';
 import type { Refusal } from '../parts/post';
-import { sendOnce } from '../parts/sendOnce';
+import { fateOf, sendOnce, UNKNOWN } from '../parts/sendOnce';
 import { useLive } from '../live/useLive';
 
 export interface JobDesk {
@@ -76,13 +76,22 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
       if (working.current) return false;
       const job = latest.current;
       const content = JSON.stringify([deed, body]);
-      if (pending.current && pending.current.content !== content) {
-        setRefusal(FIRST_THE_LAST);
-        return false;
-      }
       working.current = true;
       setBusy(true);
       setRefusal(null);
+      if (pending.current && pending.current.content !== content) {
+        // Another press: first it is asked what became of the last. Done or not, this one is judged by what was seen.
+        setInDoubt(true);
+        const fate = await fateOf(pending.current.key);
+        setInDoubt(false);
+        if (fate === 'unknown') {
+          working.current = false;
+          setBusy(false);
+          setRefusal(UNKNOWN);
+          return false;
+        }
+        pending.current = null;
+      }
       // Pressed for what was shown: what somebody else did since is a conflict, what we did ourselves is not.
       const version = job.version === own.current ? job.version : seen;
       pending.current ??= { content, key: crypto.randomUUID(), version };
@@ -176,13 +185,6 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
     take,
   };
 }
-
-const FIRST_THE_LAST: Refusal = {
-  status: 0,
-  unknown: true,
-  title: 'First the last press: it is not known yet whether it was saved.',
-  fields: [],
-};
 
 const AGAIN_MS = 1500;
 

@@ -6,9 +6,9 @@ const PATIENCE_MS = 6000;
 
 type Known = 'done' | 'not-done' | 'unknown';
 
-/** Whether the answer may have been lost on its way: nothing came, or something between us and the server spoke in its place. */
+/** Whether the answer may have been lost on its way: nothing came, or somebody spoke who may not know what was written. */
 function isLost({ status }: Refusal): boolean {
-  return status === 0 || status === 502 || status === 503 || status === 504;
+  return status === 0 || status >= 500;
 }
 
 /**
@@ -27,7 +27,7 @@ export async function sendOnce<T>(
   try {
     while (!sent.ok && isLost(sent.refusal)) {
       onDoubt(true);
-      const known = await ask(body.key);
+      const known = await fateOf(body.key);
       if (known === 'unknown') return { ok: false, refusal: UNKNOWN };
       if (known === 'not-done') return { ok: false, refusal: notDone(sent.refusal) };
       // Done: the same again is done once, and this time the answer comes.
@@ -39,7 +39,8 @@ export async function sendOnce<T>(
   }
 }
 
-async function ask(key: string): Promise<Known> {
+/** What became of a press, by its key; asked for half a minute at most. */
+export async function fateOf(key: string): Promise<Known> {
   for (const wait of WAITS_MS) {
     await new Promise((done) => setTimeout(done, wait));
     const response = await fetch(`/api/v1/deeds/${key}`, { signal: AbortSignal.timeout(PATIENCE_MS) }).catch(
@@ -52,7 +53,7 @@ async function ask(key: string): Promise<Known> {
   return 'unknown';
 }
 
-const UNKNOWN: Refusal = {
+export const UNKNOWN: Refusal = {
   status: 0,
   unknown: true,
   title:
@@ -77,7 +78,7 @@ export function pressSender() {
     const content = JSON.stringify([url, body]);
     if (last?.unknown && last.content !== content) {
       onDoubt?.(true);
-      const known = await ask(last.body.key);
+      const known = await fateOf(last.body.key);
       onDoubt?.(false);
       if (known === 'unknown') return { ok: false, refusal: UNKNOWN };
       if (known === 'done') {
