@@ -19,6 +19,14 @@ test('cells that may not be charged, or were charged too far, are never even, ho
   expect(is([2.11, 2.12, 2.1], 'lead')).toBe('even');
 });
 
+test('two cells, and cells half below and half above, are as far apart as they are', () => {
+  expect(judgeCells([3.9, 3.81], of('li-ion'))).toMatchObject({ is: 'apart' });
+  expect(judgeCells([3.9, 3.9, 3.7, 3.7], of('li-ion'))).toMatchObject({ is: 'apart' });
+  // 40 mV to either side of the middle are 80 mV: no balance, as the finder's own check has it.
+  expect(judgeCells([3.86, 3.9, 3.94], of('li-ion'))).toMatchObject({ is: 'apart' });
+  expect(is([3.9, 3.88])).toBe('even');
+});
+
 test('one apart from the middle is named for what it is: below, or above', () => {
   expect(judgeCells([3.92, 3.91, 3.7, 3.92], of('li-ion'))).toMatchObject({ is: 'apart', cell: 3 });
   const above = judgeCells([3.7, 3.71, 3.9, 3.7], of('li-ion'));

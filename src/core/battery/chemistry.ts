@@ -20,17 +20,17 @@ export const CHEMISTRIES = [
 
 export type CellVerdict =
   | { is: 'too-low' | 'too-high'; cells: number[] }
-  /** One stands apart from the middle of all: below it, or above it. */
-  | { is: 'apart'; cell: number; byV: number }
+  /** The highest and the lowest are too far apart; the cell that is furthest from the middle of all, below it or above it. */
+  | { is: 'apart'; cell: number; byV: number; spreadV: number }
   | { is: 'empty' }
   | { is: 'even' };
 
-/** So far a cell may stand from the middle of all, V: more is out of balance. Common practice, no source. */
+/** So far the highest and the lowest may be apart, V: more is out of balance, twice as much a failing cell. Common practice, no source. */
 export const APART_V = 0.05;
 
 /**
  * What the voltages of cells mean, the dangerous first: a cell that is too low or too high is that, however even the others;
- * only then how far one stands from the middle of all, which tells a high one from a low one.
+ * only then how far they are apart; the middle of all tells a high one from a low one.
  * @param volts at rest, in order; cells are counted from 1
  */
 export function judgeCells(volts: readonly number[], chemistry: Chemistry): CellVerdict {
@@ -41,8 +41,9 @@ export function judgeCells(volts: readonly number[], chemistry: Chemistry): Cell
   if (high.length > 0) return { is: 'too-high', cells: high };
   const middle = median(volts);
   const apart = volts.map((v) => v - middle);
+  const spreadV = Math.max(...volts) - Math.min(...volts);
   const furthest = apart.reduce((at, d, i) => (Math.abs(d) > Math.abs(apart[at]!) ? i : at), 0);
-  if (Math.abs(apart[furthest]!) >= APART_V) return { is: 'apart', cell: furthest + 1, byV: apart[furthest]! };
+  if (spreadV >= APART_V) return { is: 'apart', cell: furthest + 1, byV: apart[furthest]!, spreadV };
   return middle < chemistry.emptyV ? { is: 'empty' } : { is: 'even' };
 }
 

@@ -112,8 +112,9 @@ function byWeighing(v: Values): GaugeAnswer {
   if (verdict.is === 'heavier')
     refuse('weighings', `Weighing ${verdict.at} is heavier than one before it: weigh again, or it has taken up water.`);
   const known = v.dryWeight === undefined ? null : points.at(-1)!.grams - v.dryWeight;
-  if (verdict.is === 'still' && !(known !== null && known <= allowedG)) return noLoss(verdict, known);
-  if (verdict.is === 'steady') return steadily(verdict.gramsPerHour, known, allowedG);
+  const isDry = known !== null && known <= allowedG;
+  if (verdict.is === 'still' && !isDry) return noLoss(verdict, known);
+  if (verdict.is === 'steady' && !isDry) return steadily(verdict.gramsPerHour, known, allowedG);
   const probe = dryingTime(points, 1, v.dryWeight);
   if (!probe) return { says: 'It does not get lighter: give it air, and weigh again.', tone: 'bad', figures: [] };
   const leftG = Math.max((DRY_PERCENT / 100) * probe.dryG, v.scale!);

@@ -67,7 +67,7 @@ export const pack = gauge({
   fields,
   formulas: [
     {
-      text: 'Balance: a cell 0.05 V from the middle of all is out of it, 0.1 V below it is failing.',
+      text: 'Balance: highest and lowest 0.05 V apart is out of it, 0.1 V a failing cell; the middle of all tells which.',
       source: 'Common practice, no source.',
     },
     {

@@ -72,8 +72,8 @@ function inWords(verdict: CellVerdict, chemistry: Chemistry, meanV: number, spre
         odd: verdict.cells,
       };
     case 'apart': {
-      const isFar = Math.abs(verdict.byV) >= 2 * APART_V;
-      const stands = `${mV(verdict.byV)} ${verdict.byV < 0 ? 'below' : 'above'} the middle of the others`;
+      const isFar = verdict.spreadV >= 2 * APART_V;
+      const stands = `${mV(verdict.byV)} ${verdict.byV < 0 ? 'below' : 'above'} the middle, all ${mV(verdict.spreadV)} apart`;
       return {
         says:
           isFar && verdict.byV < 0

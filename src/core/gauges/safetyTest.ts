@@ -136,7 +136,9 @@ export const safetyTest = gauge({
         quantity: LABELS[i.item].quantity,
         remark: i.why ? `${i.verdict}: ${i.why}` : i.verdict,
       },
-      { label: `limit, ${name(i)}`, value: i.limit, quantity: LABELS[i.item].quantity },
+      ...(Number.isNaN(i.limit)
+        ? []
+        : [{ label: `limit, ${name(i)}`, value: i.limit, quantity: LABELS[i.item].quantity }]),
     ]);
     if (cord)
       figures.push({
@@ -185,7 +187,8 @@ export const safetyTest = gauge({
               },
             }
           : {}),
-        ...(v.insulation === undefined
+        // With the switch off only the cord was measured: that is no reading of the motor.
+        ...(v.insulation === undefined || v.switchOn !== 'on'
           ? {}
           : {
               finding: {

@@ -117,12 +117,14 @@ function isItASupply(v: Values, mains: number): GaugeAnswer {
   const odds = supplyOdds(v.read!, mains, sigma, v.impedance === 'low');
   const first = odds[0]!;
   const sure = first.probability > 0.9;
+  // Nothing is hung on a line that may be over the mains in order to find out.
+  const mayBeOver = (odds.find((o) => o.is === 'over')?.probability ?? 0) > 0.05;
   const isHigh = mains < 200 && first.is === 'supply' && v.read! > RANGE_B_MOST * mains + sigma;
   const { label, means } = SAYS[first.is];
   return {
     says: sure
       ? `${label.charAt(0).toUpperCase()}${label.slice(1)}${first.is === 'over' ? ': danger' : ''}.`
-      : `${Math.round(100 * first.probability)} % ${label}. Not sure: measure under load.`,
+      : `${Math.round(100 * first.probability)} % ${label}. Not sure: ${mayBeOver ? 'load nothing, measure again with another meter' : 'measure under load'}.`,
     tone: first.is === 'over' ? 'bad' : !sure || isHigh ? 'doubt' : first.is === 'supply' ? 'good' : 'bad',
     figures: [{ label: 'Of the mains', value: (100 * v.read!) / mains, quantity: 'percent', remark: `${mains} V` }],
     likely: odds

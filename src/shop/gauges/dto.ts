@@ -1,15 +1,7 @@
 import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsIn,
-  IsObject,
-  IsUUID,
-  registerDecorator,
-  ValidateIf,
-  validateSync,
-} from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsObject, registerDecorator, ValidateIf, validateSync } from 'class-validator';
+import { DeedDto } from '../deed/dto';
 import { gauges, type AnyGauge } from '@/core/gauges/catalogue';
 import { isAsked, type Field, type RawValues } from '@/core/gauges/fields';
 import { readField, type GaugeProblem } from '@/core/gauges/readFields';
@@ -50,10 +42,7 @@ export function fieldProblems(gauge: string, raw: RawValues): GaugeProblem[] {
 }
 
 const IDS = gauges.map((g) => g.id);
-export class KeepUsualDto {
-  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
-  key!: string;
-
+export class KeepUsualDto extends DeedDto {
   @IsIn(IDS, { message: `One of ${IDS.join(', ')}.` })
   gauge!: string;
 
