@@ -12,6 +12,7 @@ import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Reading } from '../parts/Reading';
 import { instantAt } from '../parts/instants';
+import { readNumber } from '../parts/readNumber';
 import { useKeptText } from '../parts/useKeptText';
 import { leftWords, useNow } from '../parts/useNow';
 
@@ -62,7 +63,7 @@ export function WaitClock({ desk }: { desk: JobDesk }) {
             onSubmit={(e) => {
               e.preventDefault();
               void desk
-                .act('start-wait', { kind, what, hours: Number(hours.replace(',', '.')) })
+                .act('start-wait', { kind, what, hours: readNumber(hours) ?? NaN })
                 .then((done) => done && dropWhat());
             }}
             sx={{

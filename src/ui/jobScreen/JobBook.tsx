@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Notice } from '../parts/Notice';
+import { ambiguity } from '@/core/units/units';
 import { readNumber } from '../parts/readNumber';
 import { PhotographPicker } from '../parts/PhotographPicker';
 import { useKeptText } from '../parts/useKeptText';
@@ -73,6 +74,7 @@ export function JobBook({ desk }: { desk: JobDesk }) {
               value={hours}
               onChange={(e) => setHours(e.target.value)}
               error={hours.trim() !== '' && !Number.isFinite(meter)}
+              helperText={ambiguity('number', hours)}
               slotProps={{ htmlInput: { inputMode: 'decimal' } }}
             />
             <Button

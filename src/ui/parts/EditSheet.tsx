@@ -14,6 +14,7 @@ import { draftKeeper } from './draftKeeper';
 import { differences, merged, type Values } from './mergeEdits';
 import { Notice } from './Notice';
 import type { Refusal } from './post';
+import { ambiguity } from '@/core/units/units';
 import { pressSender } from './sendOnce';
 import { readNumber } from './readNumber';
 
@@ -214,7 +215,10 @@ export function EditSheet<View>(props: Props<View>) {
 function unreadNumbers(fields: EditField[], values: Values): Refusal['fields'] {
   return fields
     .filter((f) => f.sort === 'number' && readNumber(String(values[f.name] ?? '')) === undefined)
-    .map((f) => ({ field: f.name, message: 'A number, such as 12 or 12.5.' }));
+    .map((f) => ({
+      field: f.name,
+      message: ambiguity('number', String(values[f.name])) ?? 'A number, such as 12 or 12.5.',
+    }));
 }
 
 function Field({
