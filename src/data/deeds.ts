@@ -74,9 +74,11 @@ export async function deleteDraft(db: Db, personId: number, form: string): Promi
   await db('draft').where({ person_id: personId, form }).delete();
 }
 
-/** Keys that nobody sends again, sessions that have ended, tries to sign in that no longer count. */
+/** Keys that nobody sends again, sessions that have ended, tries that no longer count, browsers and lines of the door from last year. */
 export async function deleteStale(db: Db): Promise<void> {
   await db('done_deed').where('at', '<', db.raw(`now() - interval '30 days'`)).delete();
   await db('session').where('expires_at', '<', db.fn.now()).delete();
   await db('failed_sign_in').where('at', '<', db.raw(`now() - interval '1 day'`)).delete();
+  await db('known_browser').where('last_at', '<', db.raw(`now() - interval '400 days'`)).delete();
+  await db('door_event').where('at', '<', db.raw(`now() - interval '400 days'`)).delete();
 }

@@ -89,10 +89,8 @@ export async function personById(db: Db, id: number): Promise<PersonRow | undefi
 }
 
 /** Ends all sessions of a person but one. */
-export async function endOtherSessions(db: Db, personId: number, but: number | undefined): Promise<number> {
-  const query = db('session').where({ person_id: personId });
-  if (but !== undefined) query.whereNot({ id: but });
-  return query.delete();
+export async function endOtherSessions(db: Db, personId: number, but: number): Promise<number> {
+  return db('session').where({ person_id: personId }).whereNot({ id: but }).delete();
 }
 
 /** Whether a session still opens the shop: neither ended nor locked, nor its person. */

@@ -1,27 +1,9 @@
-import {
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Matches,
-  Max,
-  Min,
-  ValidateIf,
-} from 'class-validator';
-
-/** What everybody does to their own keys carries this. */
-class OwnDeedDto {
-  /** Chosen by the sender: the same key twice is one deed. */
-  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
-  key!: string;
-}
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Matches, Max, Min, ValidateIf } from 'class-validator';
+import { DeedDto } from '../deed/dto';
 
 const OWN = { message: 'Your passphrase, as it is now.' };
 
-export class OwnPassphraseDto extends OwnDeedDto {
+export class OwnPassphraseDto extends DeedDto {
   @IsString()
   @Length(1, 200, OWN)
   now!: string;
@@ -31,32 +13,32 @@ export class OwnPassphraseDto extends OwnDeedDto {
   passphrase!: string;
 }
 
-export class EndOwnSessionDto extends OwnDeedDto {
+export class EndOwnSessionDto extends DeedDto {
   /** Absent: all but this one. */
   @IsOptional()
   @IsInt()
   session?: number;
 }
 
-export class BeginFactorDto extends OwnDeedDto {
+export class BeginFactorDto extends DeedDto {
   @IsString()
   @Length(1, 200, OWN)
   now!: string;
 }
 
-export class ConfirmFactorDto extends OwnDeedDto {
+export class ConfirmFactorDto extends DeedDto {
   @IsString()
   @Matches(/^\s*\d{3}\s?\d{3}\s*$/, { message: 'The six digits that the authenticator shows.' })
   code!: string;
 }
 
-export class DropFactorDto extends OwnDeedDto {
+export class DropFactorDto extends DeedDto {
   @IsString()
   @Length(1, 200, OWN)
   now!: string;
 }
 
-export class MakeTokenDto extends OwnDeedDto {
+export class MakeTokenDto extends DeedDto {
   @IsString()
   @Length(1, 80, { message: 'What it is for.' })
   label!: string;
@@ -72,17 +54,17 @@ export class MakeTokenDto extends OwnDeedDto {
   days!: number | null;
 }
 
-export class RevokeTokenDto extends OwnDeedDto {
+export class RevokeTokenDto extends DeedDto {
   @IsInt({ message: 'Number of the token.' })
   token!: number;
 }
 
-export class LockScreenDto extends OwnDeedDto {
+export class LockScreenDto extends DeedDto {
   @IsBoolean()
   locked!: true;
 }
 
-export class UnlockScreenDto extends OwnDeedDto {
+export class UnlockScreenDto extends DeedDto {
   @IsString()
   @Length(1, 200, { message: 'Your passphrase.' })
   passphrase!: string;

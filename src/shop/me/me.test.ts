@@ -119,9 +119,18 @@ test('tokens: named, with scope and end, revoked, ended by a reset; shown once, 
   expect((await me(person)).tokens).toMatchObject([{ label: 'Scales', scope: 'read' }]);
   // A token has no session: it makes no tokens and changes no passphrase.
   const { session: _, ...byToken } = person;
-  expect((await refusal(makeToken(byToken, { ...press, key: key() }))).status).toBe(403);
-  const change = { key: key(), now: PASSPHRASE, passphrase: 'a new one of twelve' };
-  expect((await refusal(changeOwnPassphrase(byToken, change))).status).toBe(403);
+  for (const deed of [
+    makeToken(byToken, { ...press, key: key() }),
+    revokeToken(byToken, { key: key(), token: made.id }),
+    changeOwnPassphrase(byToken, { key: key(), now: PASSPHRASE, passphrase: 'a new one of twelve' }),
+    endOwnSession(byToken, { key: key() }),
+    beginFactor(byToken, { key: key(), now: PASSPHRASE }),
+    confirmFactor(byToken, { key: key(), code: '123456' }),
+    dropFactor(byToken, { key: key(), now: PASSPHRASE }),
+    lockScreen(byToken, { key: key(), locked: true }),
+    unlockScreen(byToken, { key: key(), passphrase: PASSPHRASE }),
+  ])
+    expect((await refusal(deed)).status).toBe(403);
 
   await shop
     .db('api_token')

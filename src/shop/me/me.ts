@@ -29,7 +29,7 @@ import {
 import { tokenHash, tokenOfPress } from '../access/secrets';
 import { countTry } from '../access/throttle';
 import { squareCode } from '../codes/codes';
-import { once, shopDeed } from '../deed/deed';
+import { once, shopDeed, type DeedSpec, type ShopDeed } from '../deed/deed';
 import { notFound, ProblemError, refuseIf } from '../problem';
 import {
   BeginFactorDto,
@@ -77,9 +77,23 @@ export async function me(person: Person): Promise<MeView> {
   };
 }
 
-/** @throws ProblemError 400 at `field` for another passphrase than the person's; 429 after too many; 403 for a token */
+/** Somebody who came in by the door, not a program that speaks for them. */
+type Present = Person & { session: number };
+
+/** Describes what everybody does to their own keys, and a token to none: who has a token cannot make it last. */
+function ownDeed<Dto extends object, Answer>(
+  spec: Omit<DeedSpec<Dto>, 'roles'>,
+  work: (person: Present, dto: Dto) => Promise<Answer>,
+): ShopDeed<Dto, Answer> {
+  return shopDeed({ ...spec, roles: everyone }, async (person, dto) => {
+    const { session } = person;
+    if (session === undefined) throw new ProblemError(403, 'A token does not change keys: sign in.');
+    return work({ ...person, session }, dto);
+  });
+}
+
+/** @throws ProblemError 400 at `field` for another passphrase than the person's; 429 after too many */
 async function provesIt(person: Person, passphrase: string, field: 'now' | 'passphrase'): Promise<void> {
-  if (person.session === undefined) throw new ProblemError(403, 'A token does not change keys: sign in.');
   const db = database();
   const one = { signIn: `own:${person.id}`, address: '', browser: null };
   const number = await countTry(db, one);
@@ -92,8 +106,8 @@ async function provesIt(person: Person, passphrase: string, field: 'now' | 'pass
 const told = (db: Db, person: Person, what: string, detail = '') =>
   insertDoorEvent(db, { what, personId: person.id, detail });
 
-export const changeOwnPassphrase = shopDeed(
-  { name: 'change-own-passphrase', roles: everyone, summary: 'Change the own passphrase', dto: OwnPassphraseDto },
+export const changeOwnPassphrase = ownDeed(
+  { name: 'change-own-passphrase', summary: 'Change the own passphrase', dto: OwnPassphraseDto },
   async (person, dto): Promise<{ ended: number }> => {
     await provesIt(person, dto.now, 'now');
     const passphrase_hash = await hashPassphrase(dto.passphrase);
@@ -106,8 +120,8 @@ export const changeOwnPassphrase = shopDeed(
   },
 );
 
-export const endOwnSession = shopDeed(
-  { name: 'end-own-session', roles: everyone, summary: 'End sessions of one’s own', dto: EndOwnSessionDto },
+export const endOwnSession = ownDeed(
+  { name: 'end-own-session', summary: 'End sessions of one’s own', dto: EndOwnSessionDto },
   (person, dto): Promise<{ ended: number }> =>
     once(person, 'end-own-session', dto, person.id, async (db) => {
       const ended =
@@ -121,8 +135,8 @@ export const endOwnSession = shopDeed(
 );
 
 /** Begins a second factor: the authenticator reads it, and its first code confirms it. Nothing is asked for before that. */
-export const beginFactor = shopDeed(
-  { name: 'begin-second-factor', roles: everyone, summary: 'Begin a second factor', dto: BeginFactorDto },
+export const beginFactor = ownDeed(
+  { name: 'begin-second-factor', summary: 'Begin a second factor', dto: BeginFactorDto },
   async (person, dto): Promise<FactorBegun> => {
     await provesIt(person, dto.now, 'now');
     await once(person, 'begin-second-factor', dto, person.id, async (db) => {
@@ -139,8 +153,8 @@ export const beginFactor = shopDeed(
 );
 
 /** Confirms it by the authenticator's code. @returns recovery codes, shown once, each good once */
-export const confirmFactor = shopDeed(
-  { name: 'confirm-second-factor', roles: everyone, summary: 'Confirm the second factor', dto: ConfirmFactorDto },
+export const confirmFactor = ownDeed(
+  { name: 'confirm-second-factor', summary: 'Confirm the second factor', dto: ConfirmFactorDto },
   async (person, dto): Promise<{ codes: string[] }> => {
     const codes = recoveryCodes(person.id, dto.key);
     await once(person, 'confirm-second-factor', dto, person.id, async (db) => {
@@ -165,8 +179,8 @@ export const confirmFactor = shopDeed(
   },
 );
 
-export const dropFactor = shopDeed(
-  { name: 'drop-second-factor', roles: everyone, summary: 'Do without the second factor', dto: DropFactorDto },
+export const dropFactor = ownDeed(
+  { name: 'drop-second-factor', summary: 'Do without the second factor', dto: DropFactorDto },
   async (person, dto): Promise<{ dropped: boolean }> => {
     await provesIt(person, dto.now, 'now');
     return once(person, 'drop-second-factor', dto, person.id, async (db) => {
@@ -178,10 +192,9 @@ export const dropFactor = shopDeed(
 );
 
 /** Makes a token for the published service. It is shown once; the same key shows it again. */
-export const makeToken = shopDeed(
-  { name: 'make-token', roles: everyone, summary: 'Make a token for the service', dto: MakeTokenDto },
+export const makeToken = ownDeed(
+  { name: 'make-token', summary: 'Make a token for the service', dto: MakeTokenDto },
   async (person, dto): Promise<{ id: number; token: string }> => {
-    if (person.session === undefined) throw new ProblemError(403, 'A token makes no tokens: sign in.');
     const token = tokenOfPress(person.id, dto.key);
     const { id } = await once(person, 'make-token', dto, person.id, async (db) => {
       const made = await insertApiToken(db, person.id, dto.label.trim(), tokenHash(token), {
@@ -200,8 +213,8 @@ export const makeToken = shopDeed(
   },
 );
 
-export const revokeToken = shopDeed(
-  { name: 'revoke-token', roles: everyone, summary: 'Revoke a token of one’s own', dto: RevokeTokenDto },
+export const revokeToken = ownDeed(
+  { name: 'revoke-token', summary: 'Revoke a token of one’s own', dto: RevokeTokenDto },
   (person, dto): Promise<{ revoked: number }> =>
     once(person, 'revoke-token', dto, person.id, async (db) => {
       const revoked = await revokeTokens(db, person.id, dto.token);
@@ -212,21 +225,21 @@ export const revokeToken = shopDeed(
 );
 
 /** Locks the screen of this session: it opens by the passphrase of who is signed in, and what is typed on it stays. */
-export const lockScreen = shopDeed(
-  { name: 'lock-screen', roles: everyone, summary: 'Lock the screen', dto: LockScreenDto },
+export const lockScreen = ownDeed(
+  { name: 'lock-screen', summary: 'Lock the screen', dto: LockScreenDto },
   async (person): Promise<{ locked: boolean }> => {
-    if (person.session !== undefined) await lockSession(database(), person.id, person.session, true);
-    return { locked: person.session !== undefined };
+    await lockSession(database(), person.id, person.session, true);
+    return { locked: true };
   },
 );
 
-export const unlockScreen = shopDeed(
-  { name: 'unlock-screen', roles: everyone, summary: 'Unlock the screen', dto: UnlockScreenDto },
+export const unlockScreen = ownDeed(
+  { name: 'unlock-screen', summary: 'Unlock the screen', dto: UnlockScreenDto },
   async (person, dto): Promise<{ locked: boolean }> => {
     await provesIt(person, dto.passphrase, 'passphrase');
     await inTransaction(database(), async (db) => {
       await setActor(db, person.id, 'unlock-screen');
-      await lockSession(db, person.id, person.session!, false);
+      await lockSession(db, person.id, person.session, false);
     });
     return { locked: false };
   },
