@@ -4,7 +4,7 @@ import { unseal } from '@/shop/access/secrets';
 import { tellDoor } from '@/shop/access/tellDoor';
 import { faultOf } from '@/shop/health/fault';
 import { ProblemError } from '@/shop/problem';
-import { asWork } from '@/shop/work/work';
+import { asWork } from '@/shop/underWay/underWay';
 import { addressOf } from './addressOf';
 import { isKnownField } from './knownFields';
 import { log } from './log';

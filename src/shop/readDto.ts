@@ -1,22 +1,17 @@
 import 'reflect-metadata';
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { ARRAY_MAX_SIZE, getMetadataStorage, validate, type ValidationError } from 'class-validator';
-import { MOST_PARTS, MOST_PROBLEMS, problemsOfBody } from './plainBody';
+import { MOST_PROBLEMS, problemsOfBody } from './plainBody';
 import { refuseIf, UNKNOWN_FIELD, type FieldProblem } from './problem';
 
 /**
  * A request body as an instance of its DTO class.
- * @param mostParts names and items that such a body may have
  * @throws ProblemError 400 that names each field, 100 at most: missing, of the wrong shape, out of range, or not known at all
  */
-export async function readDto<T extends object>(
-  type: ClassConstructor<T>,
-  body: unknown,
-  mostParts = MOST_PARTS,
-): Promise<T> {
+export async function readDto<T extends object>(type: ClassConstructor<T>, body: unknown): Promise<T> {
   if (typeof body !== 'object' || body === null || Array.isArray(body))
     refuseIf([{ field: '', message: 'A JSON object is needed.' }]);
-  refuseIf(problemsOfBody(body as object, mostParts));
+  refuseIf(problemsOfBody(body as object));
   refuseIf(listsTooLong(type, body as Record<string, unknown>));
   const instance = plainToInstance(type, body);
   const errors = await validate(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });

@@ -1,3 +1,9 @@
+type Card = 'customer' | 'machine';
+
+const broughtHome = (table: string, card: Card) => `
+update ${table} set ${card}_id = kept_${card}(${card}_id)
+where ${card}_id in (select id from ${card} where merged_into is not null);`;
+
 /** What was stranded on cards that were merged goes to the cards that are kept. */
 export const repair = `
 -- Machines on a dead card with an open job, where the kept one has one too: they live again, or one job could not be worked.
@@ -5,21 +11,32 @@ update machine m set merged_into = null, version = version + 1
 where m.merged_into is not null
   and exists (select from job where machine_id = m.id and closed_at is null)
   and exists (select from job where machine_id = kept_machine(m.id) and closed_at is null);
-update job set machine_id = kept_machine(machine_id)
-where machine_id in (select id from machine where merged_into is not null);
-update timeline set machine_id = kept_machine(machine_id)
-where machine_id in (select id from machine where merged_into is not null);
-update fitted_part set machine_id = kept_machine(machine_id)
-where machine_id in (select id from machine where merged_into is not null);
-update machine set customer_id = kept_customer(customer_id)
-where customer_id in (select id from customer where merged_into is not null);
-update job set customer_id = kept_customer(customer_id)
-where customer_id in (select id from customer where merged_into is not null);
-update site set customer_id = kept_customer(customer_id)
-where customer_id in (select id from customer where merged_into is not null);
-update contact set customer_id = kept_customer(customer_id)
-where customer_id in (select id from customer where merged_into is not null);
+${(['job', 'timeline', 'fitted_part'] as const).map((table) => broughtHome(table, 'machine')).join('')}
+${(['machine', 'job', 'site', 'contact'] as const).map((table) => broughtHome(table, 'customer')).join('')}
 `;
+
+/** The card that is kept, at the end of the way of those that were merged. */
+const keptOf = (card: Card) => `
+create function kept_${card}(start bigint) returns bigint language sql stable as $$
+  with recursive way as (
+    select id, merged_into, 1 as step from ${card} where id = start
+    union all
+    select c.id, c.merged_into, step + 1 from ${card} c join way on c.id = way.merged_into where step < 50
+  ) select id from way order by step desc limit 1
+$$;`;
+
+/** A row may be written on a card that stands, which is held then until the transaction ends. GK001: look again, it was merged. */
+const standing = (card: Card) => `
+create function on_standing_${card}() returns trigger language plpgsql as $$
+declare
+  gone bigint;
+begin
+  select merged_into into gone from ${card} where id = new.${card}_id for share;
+  if gone is not null then
+    raise exception '${card} % was merged', new.${card}_id using errcode = 'GK001';
+  end if;
+  return new;
+end $$;`;
 
 /**
  * What a key was used for, so that it never answers another question. Nothing is written on a card that was merged into
@@ -29,45 +46,13 @@ where customer_id in (select id from customer where merged_into is not null);
 export const up = `
 alter table done_deed add column mark bytea check (length(mark) = 16);
 
--- The card that is kept, at the end of the way of those that were merged.
-create function kept_customer(start bigint) returns bigint language sql stable as $$
-  with recursive way as (
-    select id, merged_into, 1 as step from customer where id = start
-    union all
-    select c.id, c.merged_into, step + 1 from customer c join way on c.id = way.merged_into where step < 50
-  ) select id from way order by step desc limit 1
-$$;
-create function kept_machine(start bigint) returns bigint language sql stable as $$
-  with recursive way as (
-    select id, merged_into, 1 as step from machine where id = start
-    union all
-    select m.id, m.merged_into, step + 1 from machine m join way on m.id = way.merged_into where step < 50
-  ) select id from way order by step desc limit 1
-$$;
+${keptOf('customer')}
+${keptOf('machine')}
 
 ${repair}
 
--- Held until the transaction ends, so that nobody merges the card meanwhile. GK001: look again, it was merged.
-create function on_standing_customer() returns trigger language plpgsql as $$
-declare
-  gone bigint;
-begin
-  select merged_into into gone from customer where id = new.customer_id for share;
-  if gone is not null then
-    raise exception 'customer % was merged', new.customer_id using errcode = 'GK001';
-  end if;
-  return new;
-end $$;
-create function on_standing_machine() returns trigger language plpgsql as $$
-declare
-  gone bigint;
-begin
-  select merged_into into gone from machine where id = new.machine_id for share;
-  if gone is not null then
-    raise exception 'machine % was merged', new.machine_id using errcode = 'GK001';
-  end if;
-  return new;
-end $$;
+${standing('customer')}
+${standing('machine')}
 -- In the order of their names: the customer is held before the machine, always.
 create trigger a_standing_customer before insert or update of customer_id on machine
   for each row execute function on_standing_customer();

@@ -1,10 +1,9 @@
 import 'reflect-metadata';
-import { IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsString, Length, Min } from 'class-validator';
+import { DeedDto } from '../deed/dto';
 import { JobDeedDto } from '../jobDeed/dto';
 
-const KEY = { message: 'A UUID chosen by the sender.' };
-
-class CustomerFields {
+export class AddCustomerDto extends DeedDto {
   @IsString()
   @Length(1, 200, { message: 'The customer’s name, 200 characters at most.' })
   name!: string;
@@ -32,15 +31,7 @@ class CustomerFields {
 /** Columns by which customers are sorted. */
 export const CUSTOMER_COLUMNS = ['name', 'phone', 'address'] as const;
 
-export class AddCustomerDto extends CustomerFields {
-  @IsUUID(undefined, KEY)
-  key!: string;
-}
-
-export class AmendCustomerDto extends CustomerFields {
-  @IsUUID(undefined, KEY)
-  key!: string;
-
+export class AmendCustomerDto extends AddCustomerDto {
   @IsInt({ message: 'Version that was seen.' })
   @Min(1)
   version!: number;

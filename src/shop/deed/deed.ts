@@ -10,8 +10,6 @@ import { readDto } from '../readDto';
 /** A deed as the table of deeds knows it: who may do it, what it is in words, the class that checks what is sent. */
 export interface DeedSpec<Dto extends object = object> extends Right {
   dto: new () => Dto;
-  /** Names and items that may be sent for it, where it is more than anybody types by hand. */
-  mostParts?: number;
 }
 
 /** A deed on one thing (a job, a machine, a customer) as the table has it. */
@@ -42,8 +40,7 @@ export function deedOn<Id, Dto extends object, Answer>(
   };
   return Object.assign(run, {
     spec,
-    from: async (person: Person, id: Id, body: unknown) =>
-      run(person, id, await readDto(spec.dto, body, spec.mostParts)),
+    from: async (person: Person, id: Id, body: unknown) => run(person, id, await readDto(spec.dto, body)),
   });
 }
 
@@ -58,7 +55,7 @@ export function shopDeed<Dto extends object, Answer>(
   };
   return Object.assign(run, {
     spec,
-    from: async (person: Person, body: unknown) => run(person, await readDto(spec.dto, body, spec.mostParts)),
+    from: async (person: Person, body: unknown) => run(person, await readDto(spec.dto, body)),
   });
 }
 

@@ -2,6 +2,7 @@ import { allCustomers, insertCustomers, knownCustomers } from '@/data/exchange';
 import type { Person } from '../access/person';
 import { owner, type Right } from '../access/roles';
 import { outOfPackets } from '../papers/packets';
+import type { CardRow } from '../papers/readCards';
 import { inPaperThread } from '../papers/paperThreads';
 import { AddCustomerDto } from '../customers/dto';
 import { plainCell, writeCsv } from './csv';
@@ -19,16 +20,6 @@ const COLUMNS = { needed: ['name'], allowed: ['kind', 'phone', 'email', 'address
 const ALL = [...COLUMNS.needed, ...COLUMNS.allowed] as const;
 
 type Row = Record<(typeof ALL)[number], string>;
-
-/** A customer as a file has them. */
-export interface CustomerIn {
-  name: string;
-  kind: string;
-  phone: string;
-  email: string;
-  address: string;
-  standing: string;
-}
 
 export function customersCsv(person: Person): Promise<AsyncGenerator<string>> {
   return writtenOut(person, allCustomers, (rows, isFirst) =>
@@ -54,7 +45,7 @@ export async function importCustomersCsv(person: Person, text: string, dryRun: b
   return importCustomers(person, () => outOfPackets(packets, plainRow), dryRun);
 }
 
-function plainRow(r: Row): CustomerIn {
+function plainRow(r: Row): CardRow {
   return {
     ...(Object.fromEntries(ALL.map((c) => [c, plainCell(r[c])])) as Row),
     kind: r.kind === '' ? 'household' : r.kind.toLowerCase(),
@@ -65,19 +56,15 @@ function plainRow(r: Row): CustomerIn {
  * Takes customers in, from whatever file they came. Rows are numbered from 2, as below a line of names.
  * @param rows gives them from the first on, as often as it is asked
  */
-export function importCustomers(
-  person: Person,
-  rows: () => Iterable<CustomerIn>,
-  dryRun: boolean,
-): Promise<ImportReport> {
-  return importRows<CustomerIn>(
+export function importCustomers(person: Person, rows: () => Iterable<CardRow>, dryRun: boolean): Promise<ImportReport> {
+  return importRows<CardRow>(
     person,
     takeCustomersIn,
     dryRun,
     async (db) => {
       const known = await knownCustomers(db);
       const seen = new Set<string>();
-      return inSlices(rows(), (row, i): LookedRow<CustomerIn> => {
+      return inSlices(rows(), (row, i): LookedRow<CardRow> => {
         const at = i + 2;
         const key = customerKey(row.name, row.phone);
         const problems = rowProblems(AddCustomerDto, { ...row, key: '00000000-0000-4000-8000-000000000000' });

@@ -5,7 +5,7 @@ import { database, inTransaction } from '@/data/database';
 import { setActor, takeTime, tellAsOne } from '@/data/audit';
 import type { Person } from '../access/person';
 import { allow, owner, type Right } from '../access/roles';
-import { notWanted } from '../work/work';
+import { notWanted } from '../underWay/underWay';
 import type { ImportReport, RowReport } from './dto';
 
 const SHOWN = 200;

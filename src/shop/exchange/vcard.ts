@@ -5,26 +5,18 @@ import { database } from '@/data/database';
 import type { Person } from '../access/person';
 import { customerCard } from '../customers/customers';
 import { outOfPackets } from '../papers/packets';
+import type { CardRow } from '../papers/readCards';
 import { inPaperThread } from '../papers/paperThreads';
-import { importCustomers, type CustomerIn } from './customersCsv';
+import { importCustomers } from './customersCsv';
 import type { ImportReport } from './dto';
 import { writtenOut } from './written';
 
-interface CardIn {
-  name: string;
-  kind: string;
-  phone: string;
-  email: string;
-  address: string;
-  standing: string;
-}
-
 /** vCard 4.0 (RFC 6350) of one customer. */
-export function writeCard(given: CardIn): string {
+export function writeCard(given: CardRow): string {
   // A line end of another sort would end the line of the card itself.
   const c = Object.fromEntries(
     Object.entries(given).map(([name, text]) => [name, typeof text === 'string' ? text.replace(/\r\n?/g, '\n') : text]),
-  ) as unknown as CardIn;
+  ) as unknown as CardRow;
   const card = new ICAL.Component('vcard');
   card.addPropertyWithValue('version', '4.0');
   card.addPropertyWithValue('fn', c.name);
@@ -57,5 +49,5 @@ export function customersVcards(person: Person): Promise<AsyncGenerator<string>>
 
 export async function importCards(person: Person, text: string, dryRun: boolean): Promise<ImportReport> {
   const packets = await inPaperThread('readCards', text);
-  return importCustomers(person, () => outOfPackets<CustomerIn>(packets), dryRun);
+  return importCustomers(person, () => outOfPackets<CardRow>(packets), dryRun);
 }

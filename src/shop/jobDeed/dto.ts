@@ -1,11 +1,8 @@
-import { IsInt, IsUUID, Min } from 'class-validator';
+import { IsInt, Min } from 'class-validator';
+import { DeedDto } from '../deed/dto';
 
 /** What every write to a job carries. */
-export class JobDeedDto {
-  /** Chosen by the sender: the same key twice is one deed. */
-  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
-  key!: string;
-
+export class JobDeedDto extends DeedDto {
   /** Version of the job that the sender saw. */
   @IsInt({ message: 'Version of the job that was seen.' })
   @Min(1)

@@ -1,4 +1,5 @@
-import { ArrayMaxSize, Equals, IsArray, IsInt, IsNumber, IsString, IsUUID, Length, Max, Min } from 'class-validator';
+import { ArrayMaxSize, Equals, IsArray, IsInt, IsNumber, IsString, Length, Max, Min } from 'class-validator';
+import { DeedDto } from '../deed/dto';
 import { Nested } from '../nested';
 import type { CalibrationBin } from '@/core/diagnosis/calibration';
 
@@ -54,10 +55,7 @@ export class LearningBookDto {
 
 const PART = { message: 'Between 0 (not at all) and 1 (as much as ours).' };
 
-export class LendInDto {
-  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
-  key!: string;
-
+export class LendInDto extends DeedDto {
   @IsNumber({}, PART)
   @Min(0, PART)
   @Max(1, PART)
@@ -67,10 +65,7 @@ export class LendInDto {
   book!: LearningBookDto;
 }
 
-export class WeighLentDto {
-  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
-  key!: string;
-
+export class WeighLentDto extends DeedDto {
   @IsInt({ message: 'Version that was seen.' })
   @Min(1)
   version!: number;

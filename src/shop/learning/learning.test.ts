@@ -56,6 +56,17 @@ const book = (confirmed: number, jobs = 100, fault = 'belt-broken') => ({
 const prior = async () =>
   (await learning(owner)).kinds.find((k) => k.kind === K1)!.faults.find((f) => f.fault === 'belt-broken')!;
 
+test('the largest book there can be, every kind with every fault of it, is no more than a body may have', async () => {
+  const kinds = knowledge.kinds.map((k) => ({
+    kind: k.id,
+    jobs: 10,
+    faults: knowledge.faults.filter((f) => k.id in f.kinds).map((f) => ({ fault: f.id, confirmed: 1 })),
+  }));
+  expect(kinds.flatMap((k) => k.faults).length).toBeGreaterThan(500);
+  const dto = await readDto(LendInDto, { key: randomUUID(), weight: 0, book: { ...book(1), kinds } });
+  expect(dto.book.kinds).toHaveLength(knowledge.kinds.length);
+});
+
 test('handing back keeps what was said before the look that proved it', async () => {
   await finishJob();
   const said = await db('forecast').where({ fault: 'belt-broken' }).first();

@@ -1,18 +1,7 @@
 import 'reflect-metadata';
 import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Matches,
-  Max,
-  Min,
-} from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsOptional, IsString, Length, Matches, Max, Min } from 'class-validator';
+import { DeedDto } from '../deed/dto';
 import { Nested } from '../nested';
 
 export class AddedStationDto {
@@ -32,10 +21,7 @@ export class AddedStationDto {
 }
 
 /** Another model of the list that is the same as this one. */
-export class MergeModelsDto {
-  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
-  key!: string;
-
+export class MergeModelsDto extends DeedDto {
   @IsInt()
   @Min(1)
   version!: number;
@@ -45,10 +31,7 @@ export class MergeModelsDto {
 }
 
 /** A model of the shop's own list, new or as it should be. */
-export class PutModelDto {
-  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
-  key!: string;
-
+export class PutModelDto extends DeedDto {
   /** Absent for a new model. */
   @IsOptional()
   @IsInt()

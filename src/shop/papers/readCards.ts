@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import { refuseIf } from '../problem';
 
-/** A customer as a card has them. */
+/** A customer as a file has them, card or row. */
 export interface CardRow {
   name: string;
   kind: string;

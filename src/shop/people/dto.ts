@@ -1,12 +1,10 @@
-import { IsBoolean, IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Matches } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Matches } from 'class-validator';
+import { DeedDto } from '../deed/dto';
 import { JobDeedDto } from '../jobDeed/dto';
 
 const ROLES = ['owner', 'technician', 'counter'] as const;
 
-export class AddPersonDto {
-  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
-  key!: string;
-
+export class AddPersonDto extends DeedDto {
   @IsString()
   @Length(2, 60, { message: '2 to 60 characters.' })
   @Matches(/^\S+$/, { message: 'One word, without spaces.' })

@@ -10,13 +10,13 @@ import {
   IsNumber,
   IsOptional,
   IsString,
-  IsUUID,
   Length,
   Matches,
   Max,
   Min,
   ValidateIf,
 } from 'class-validator';
+import { DeedDto } from '../deed/dto';
 import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
 import { Nested } from '../nested';
 
@@ -116,10 +116,7 @@ export class NewMachineDto {
 }
 
 /** A machine over the counter: known or new, of a customer known or new. */
-export class TakeInDto {
-  @IsUUID(undefined, { message: 'A UUID chosen by the sender.' })
-  key!: string;
-
+export class TakeInDto extends DeedDto {
   @IsOptional()
   @IsInt()
   machineId?: number;

@@ -1,13 +1,13 @@
 'use client';
 
-import Box from '@mui/material/Box';
+import { AtTheDoor } from '../parts/DoorCard';
 import { UnlockForm } from './UnlockForm';
 
 /** A locked screen that was loaded anew. */
-export function LockedPage({ name, next }: { name: string; next: string }) {
+export function LockedPage({ person, next }: { person: { id: number; name: string }; next: string }) {
   return (
-    <Box component="main" sx={{ minHeight: '100vh', display: 'grid', placeItems: 'center', p: 2 }}>
-      <UnlockForm name={name} onOpen={() => window.location.assign(next)} />
-    </Box>
+    <AtTheDoor person={person.id}>
+      <UnlockForm name={person.name} onOpen={() => window.location.assign(next)} />
+    </AtTheDoor>
   );
 }

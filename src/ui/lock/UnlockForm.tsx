@@ -1,12 +1,12 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
 import { send } from '../parts/post';
-import { Mark } from '../parts/Mark';
+import { signOut } from '../parts/signOut';
+import { DoorCard } from '../parts/DoorCard';
 
 /** The passphrase of who is signed in, and nobody else's. */
 export function UnlockForm({ name, onOpen }: { name: string; onOpen: () => void }) {
@@ -24,27 +24,7 @@ export function UnlockForm({ name, onOpen }: { name: string; onOpen: () => void 
     setProblem(sent.refusal.fields[0]?.message ?? sent.refusal.title);
   };
   return (
-    <Box
-      component="form"
-      noValidate
-      onSubmit={(e) => void open(e)}
-      sx={{
-        width: '100%',
-        maxWidth: 380,
-        display: 'grid',
-        gap: 2,
-        bgcolor: 'background.paper',
-        border: '1px solid',
-        borderColor: 'divider',
-        borderTop: '6px solid',
-        borderTopColor: 'bench.brass',
-        p: 3,
-      }}
-    >
-      <Mark />
-      <Typography id="locked-title" component="h1" variant="h2">
-        The screen is locked
-      </Typography>
+    <DoorCard title="The screen is locked" id="locked-title" edge="bench.brass" onSubmit={(e) => void open(e)}>
       <Typography variant="body2">{name} is signed in. What was typed is still here.</Typography>
       <TextField
         label="Passphrase"
@@ -59,14 +39,7 @@ export function UnlockForm({ name, onOpen }: { name: string; onOpen: () => void 
       <Button type="submit" variant="contained" disabled={busy}>
         {busy ? 'Looking …' : 'Unlock'}
       </Button>
-      <Button
-        onClick={async () => {
-          await send('POST', '/api/sign-out');
-          window.location.href = '/sign-in';
-        }}
-      >
-        Somebody else: sign {name} out
-      </Button>
-    </Box>
+      <Button onClick={() => void signOut()}>Somebody else: sign {name} out</Button>
+    </DoorCard>
   );
 }

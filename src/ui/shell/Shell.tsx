@@ -12,10 +12,9 @@ import { usePathname, useRouter } from 'next/navigation';
 import { useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { ScreenLock } from '../lock/ScreenLock';
-import { leaveDrafts } from '../parts/draftKeeper';
 import { Key } from '../parts/Key';
-import { send } from '../parts/post';
 import { Scanner } from '../parts/Scanner';
+import { signOut } from '../parts/signOut';
 import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
 import { Mark } from '../parts/Mark';
@@ -132,17 +131,7 @@ export function Shell({
           >
             {person.name}
           </Link>
-          <Button
-            size="small"
-            variant="text"
-            color="inherit"
-            onClick={async () => {
-              await leaveDrafts();
-              await send('POST', '/api/sign-out');
-              // A whole new page, on purpose: nothing of the session stays in memory.
-              window.location.href = '/sign-in';
-            }}
-          >
+          <Button size="small" variant="text" color="inherit" onClick={() => void signOut()}>
             Sign out
           </Button>
         </Box>

@@ -14,6 +14,7 @@ import { instantAt } from '../parts/instants';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
+import { ShopHead } from './ShopHead';
 
 interface Props {
   rows: AuditEntry[];
@@ -30,13 +31,7 @@ export function AuditScreen({ rows, more, zone, of, query }: Props) {
   const last = rows.at(-1);
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        <Typography component="h1" variant="h2">
-          Audit
-        </Typography>
-        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-          {of ? `of ${of}` : 'of everything'}, newest first
-        </Typography>
+      <ShopHead title="Audit" about={`${of ? `of ${of}` : 'of everything'}, newest first`}>
         <Box component="form" action="/shop/audit" sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
           <label htmlFor="audit-job">
             <Typography component="span" variant="body2">
@@ -70,7 +65,7 @@ export function AuditScreen({ rows, more, zone, of, query }: Props) {
             of everything
           </Link>
         )}
-      </Box>
+      </ShopHead>
       {rows.length === 0 && <Empty>Nothing was changed.</Empty>}
       <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Changes">
         <Table size="small" sx={{ '& td': { verticalAlign: 'top' } }}>

@@ -7,26 +7,19 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import Typography from '@mui/material/Typography';
 import type { DoorLine } from '@/shop/doorBook/dto';
 import { instantAt } from '../parts/instants';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
+import { ShopHead } from './ShopHead';
 
 /** Who came in, who was refused, what was taken out: the book of the door. Nothing here can be changed. */
 export function DoorBookScreen({ rows, more, zone }: { rows: DoorLine[]; more: boolean; zone: string }) {
   const last = rows.at(-1);
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        <Typography component="h1" variant="h2">
-          Door
-        </Typography>
-        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-          who came in, who was refused, what was taken out; newest first
-        </Typography>
-      </Box>
+      <ShopHead title="Door" about="who came in, who was refused, what was taken out; newest first" />
       {rows.length === 0 && <Empty>Nobody was at the door yet.</Empty>}
       {rows.length > 0 && (
         <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="At the door">

@@ -1,16 +1,14 @@
 'use client';
 
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { SignInDto } from '@/shop/access/dto';
+import { AtTheDoor, DoorCard } from '../parts/DoorCard';
 import { Notice } from '../parts/Notice';
 import { send } from '../parts/post';
-import { Mark } from '../parts/Mark';
 
 export function SignInForm({ next }: { next: string }) {
   const [refused, setRefused] = useState<string | null>(null);
@@ -31,28 +29,8 @@ export function SignInForm({ next }: { next: string }) {
   });
   const { errors, isSubmitting } = formState;
   return (
-    <Box component="main" sx={{ minHeight: '100vh', display: 'grid', placeItems: 'center', p: 2 }}>
-      <Box
-        component="form"
-        noValidate
-        onSubmit={submit}
-        sx={{
-          width: '100%',
-          maxWidth: 380,
-          display: 'grid',
-          gap: 2,
-          bgcolor: 'background.paper',
-          border: '1px solid',
-          borderColor: 'divider',
-          borderTop: '6px solid',
-          borderTopColor: 'bench.action',
-          p: 3,
-        }}
-      >
-        <Mark />
-        <Typography component="h1" variant="h2">
-          Sign in
-        </Typography>
+    <AtTheDoor>
+      <DoorCard title="Sign in" edge="bench.action" onSubmit={submit}>
         {refused && <Notice live title={refused} />}
         <TextField
           label="Name"
@@ -83,7 +61,7 @@ export function SignInForm({ next }: { next: string }) {
         <Button type="submit" variant="contained" disabled={isSubmitting}>
           {isSubmitting ? 'Looking …' : 'Open the shop'}
         </Button>
-      </Box>
-    </Box>
+      </DoorCard>
+    </AtTheDoor>
   );
 }

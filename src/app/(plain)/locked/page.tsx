@@ -7,5 +7,5 @@ export const metadata: Metadata = { title: 'Locked' };
 
 export default async function Locked({ searchParams }: { searchParams: Promise<{ next?: string | string[] }> }) {
   const { next } = await searchParams;
-  return <LockedPage name={(await currentPerson()).name} next={ownPath(next)} />;
+  return <LockedPage person={await currentPerson()} next={ownPath(next)} />;
 }

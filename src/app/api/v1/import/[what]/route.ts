@@ -5,7 +5,7 @@ import { importCustomersCsv, takeCustomersIn } from '@/shop/exchange/customersCs
 import { importMachinesCsv, takeMachinesIn } from '@/shop/exchange/machinesCsv';
 import { importCards } from '@/shop/exchange/vcard';
 import { notFound, refuseIf } from '@/shop/problem';
-import { LONGEST_FILE_MS } from '@/shop/work/work';
+import { LONGEST_FILE_MS } from '@/shop/underWay/underWay';
 
 const files = {
   'customers.csv': { right: takeCustomersIn, take: importCustomersCsv },

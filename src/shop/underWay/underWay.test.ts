@@ -1,4 +1,4 @@
-import { asWork, notWanted } from './work';
+import { asWork, notWanted } from './underWay';
 
 test('work is cancelled when its sender leaves, and knows it wherever it is done', async () => {
   const sender = new AbortController();
