@@ -201,6 +201,20 @@ describe('supply, safety, winding', () => {
       expect(ask(volts).notes!.some((n) => n.sort === 'caution' && /known live source/.test(n.text))).toBe(true);
     expect(ask('131 V')).toMatchObject({ tone: 'doubt' });
     expect(ask('131 V').notes!.some((n) => n.text.includes('ANSI C84.1'))).toBe(true);
+    expect(JSON.stringify(ask('131 V'))).not.toMatch(/all is well/i);
+  });
+  test('wherever a reading may be over the mains, nothing is to be loaded to find out; below, a load tells', () => {
+    const doubts = { over: 0, low: 0 };
+    for (let volts = 60; volts < 150; volts += 0.25) {
+      const read = `${volts} V`;
+      const a = answerOf('supply-and-cord', exampleOf('supply-and-cord', { asks: 'reading', read, mains: '120 V' }));
+      if (!a.says.includes('Not sure')) continue;
+      const mayBeOver = (a.likely!.find((l) => l.label === 'over the mains')?.probability ?? 0) > 0.05;
+      doubts[mayBeOver ? 'over' : 'low']++;
+      expect([volts, /load nothing/.test(a.says), /under load/.test(a.says)]).toEqual([volts, mayBeOver, !mayBeOver]);
+    }
+    expect(doubts.over).toBeGreaterThan(1);
+    expect(doubts.low).toBeGreaterThan(1);
   });
   test('a cord by watts, by the plate’s amperes, by horsepower with its assumption said; 1,200 W is asked', () => {
     const cord = (more: RawValues) => exampleOf('supply-and-cord', { asks: 'cord', mains: '120 V', ...more });
@@ -283,6 +297,15 @@ describe('supply, safety, winding', () => {
     expect(says({ switchOn: 'off' })).toMatch(/^Ask: insulation with the switch off/);
     expect(says({ switchOn: 'unknown' })).toMatch(/^Ask: insulation with the switch perhaps off/);
     expect(says({ polarity: 'reversed' })).toMatch(/^Fail: polarity/);
+  });
+  test('insulation tells the finder of the motor only when the switch was on: else it is the cord’s', () => {
+    const feeds = (switchOn: string) =>
+      answerOf('safety-test', exampleOf('safety-test', { touch: '0.1 mA', switchOn })).feeds!;
+    expect(feeds('on').finding).toMatchObject({ check: 'motor-winding-ohms', condition: 'frame' });
+    for (const unseen of ['off', 'unknown']) {
+      expect(feeds(unseen).finding).toBeUndefined();
+      expect(feeds(unseen).proof).toBeUndefined();
+    }
   });
   test('a pasted row names the bars', () => {
     const a = answerOf('winding', exampleOf('winding'));

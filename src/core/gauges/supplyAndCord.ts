@@ -37,6 +37,9 @@ const SAYS: Record<SupplyClass, { label: string; means: string }> = {
   },
 };
 
+const HIGH =
+  'Nothing is open from the wall to here. Within 10 %, and more than the 127 V that ANSI C84.1 lets 120 V be (from memory): have it looked at when it stays.';
+
 const volts = { when: { field: 'asks', is: ['reading'] } } as const;
 const cord = { when: { field: 'asks', is: ['cord'] } } as const;
 /** Asked for a cord, when its plate gives this. */
@@ -131,15 +134,7 @@ function isItASupply(v: Values, mains: number): GaugeAnswer {
       .filter((o) => o.probability > 0.005)
       .map((o) => ({ label: SAYS[o.is].label, probability: o.probability })),
     notes: [
-      { sort: first.is === 'over' ? 'caution' : 'advice', text: means },
-      ...(isHigh
-        ? [
-            {
-              sort: 'advice' as const,
-              text: `Within 10 %, and more than the 127 V that ANSI C84.1 lets 120 V be (from memory): have it looked at when it stays.`,
-            },
-          ]
-        : []),
+      { sort: first.is === 'over' ? 'caution' : 'advice', text: isHigh ? HIGH : means },
       ...(first.is === 'supply' || first.is === 'over'
         ? []
         : [

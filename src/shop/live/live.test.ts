@@ -196,7 +196,11 @@ test('what nobody can want any more is thrown away, and only that', async () => 
     small: Buffer.alloc(1),
   };
   await db('photograph').insert([{ ...loose, at: db.raw(`now() - interval '3 days'`) }, loose]);
+  const seen = (what: string, days: number) => ({ what, at: db.raw(`now() - interval '${days} days'`) });
+  await db('door_event').delete();
+  await db('door_event').insert([seen('long-ago', 401), seen('last-year', 399)]);
   await tidy();
+  expect(await db('door_event').pluck('what')).toEqual(['last-year']);
   expect(await db('done_deed').count()).toEqual(keys);
   expect(await db('photograph')).toHaveLength(1);
   expect((await readJob(job)).id).toBe(job);
