@@ -32,7 +32,7 @@ module.exports = {
     only(
       'door-stands-before',
       'door',
-      '^src/(door/|environment\\.ts$|shop/(doors/bodyLimits|live/closing)\\.ts$)',
+      '^src/(door/|environment\\.ts$|shop/(doors/(bodyLimits|pageFaults)|live/closing)\\.ts$)',
       'the door knows nothing of what stands behind it',
     ),
     only('demo-on-shop', 'demo', '^src/(demo|shop|core|knowledge|data)/', 'the demonstration shop is made from below'),

@@ -171,17 +171,20 @@ export async function tooManyHands(stand: Stand): Promise<string> {
     ];
     const end = Date.now() + SECONDS * 1000;
     const tally = new Map<number, number>();
+    const wrong: string[] = [];
     await Promise.all(
       Array.from({ length: CONNECTIONS }, async (_, i) => {
         for (let n = i; Date.now() < end; n++) {
-          const answer = await hand.ask('GET', paths[n % paths.length]!, undefined, {}, PATIENCE_MS);
-          await answer.text();
+          const path = paths[n % paths.length]!;
+          const answer = await hand.ask('GET', path, undefined, {}, PATIENCE_MS);
+          const words = await answer.text();
           tally.set(answer.status, (tally.get(answer.status) ?? 0) + 1);
+          if (![200, 503, 307].includes(answer.status))
+            wrong.push(`${path} answered ${answer.status}: ${words.slice(0, 400)}`);
         }
       }),
     );
-    const wrong = [...tally.keys()].filter((s) => s !== 200 && s !== 503 && s !== 307);
-    expect(wrong.length === 0, `answers: ${JSON.stringify([...tally])}`);
+    expect(wrong.length === 0, `answers: ${JSON.stringify([...tally])}; ${wrong.slice(0, 3).join('; ')}`);
     const started = Date.now();
     const page = await hand.ask('GET', '/');
     await page.text();

@@ -5,7 +5,7 @@ import { secretOfCheckout, Stand } from './stand';
 import { askedToEnd, databaseFrozen, keptRunning } from './endings';
 import { stalledBodies, tooManyHands, worstLegal } from './heavy';
 import { nonsenseEverywhere } from './fuzz';
-import { clockChange, databaseDown, diskFull, nastyWords, twoServers } from './troubles';
+import { clockChange, databaseDown, diskFull, nastyWords, rowsHeld, twoServers } from './troubles';
 
 /** Faults on purpose. A short run of each, or the full one with --long; `--only WORD` for one. */
 process.env.GRITKEEPER_SECRET ??= secretOfCheckout();
@@ -22,6 +22,7 @@ const faults: [string, () => Promise<string>][] = [
   ['the database killed in the middle of writes', () => databaseKilled(stand, kills)],
   ['the database down', () => databaseDown(stand)],
   ['the database frozen', () => databaseFrozen(stand)],
+  ['rows that somebody holds', () => rowsHeld(stand)],
   ['a server asked to end', () => askedToEnd(stand)],
   ['a server kept running', () => keptRunning(stand)],
   ['the worst that may be asked for', () => worstLegal(stand)],

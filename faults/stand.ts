@@ -156,6 +156,18 @@ export class Stand {
     }
   }
 
+  /** Holds a whole table while something is done, so that nobody else can even read it. */
+  async whileHeld<T>(table: string, work: () => Promise<T>): Promise<T> {
+    const client = new pg.Client({ connectionString: this.url });
+    await client.connect();
+    try {
+      await client.query(`begin; lock table ${client.escapeIdentifier(table)} in access exclusive mode`);
+      return await work();
+    } finally {
+      await client.end();
+    }
+  }
+
   async close(): Promise<void> {
     for (const port of [...this.servers.keys()]) await this.killServer(port);
     cluster('stop');

@@ -44,6 +44,29 @@ export async function databaseDown(stand: Stand): Promise<string> {
   }
 }
 
+/** What a page reads is held by somebody else for longer than anybody waits: page and service say "later", not "broken". */
+export async function rowsHeld(stand: Stand): Promise<string> {
+  await stand.server(A);
+  try {
+    const hand = await Hand.at(A);
+    const { strips } = await hand.get<{ strips: { job: number }[] }>('/api/v1/bench');
+    // The frame of these pages reads the job, so that nothing of them is sent before it is known to fail.
+    const paths = [`/jobs/${strips[0]!.job}/find`, `/jobs/${strips[0]!.job}/job-sheet`, '/api/v1/bench'];
+    const told = await stand.whileHeld('job', () => Promise.all(paths.map((path) => hand.ask('GET', path))));
+    const wrong = told.flatMap((a, i) =>
+      a.status === 503 && a.headers.get('retry-after') !== null ? [] : [`${paths[i]} answered ${a.status}`],
+    );
+    expect(wrong.length === 0, wrong.join('; '));
+    for (const path of paths) {
+      const after = await hand.ask('GET', path);
+      expect(after.status === 200, `afterwards ${path} answered ${after.status}`);
+    }
+    return `${paths.length} pages and lists said that they come later, and came when it was let go`;
+  } finally {
+    await stand.killServer(A);
+  }
+}
+
 /** The disk under the photographs is full: the upload is refused in words, nothing else is hurt, and it goes on when there is room. */
 export async function diskFull(stand: Stand): Promise<string> {
   const room = join(process.cwd(), '.gritkeeper/small-disk');

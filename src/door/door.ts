@@ -3,6 +3,7 @@ import next from 'next';
 import { checkEnvironment, listenAt, trustedProxies } from '../environment';
 import { closing } from '../shop/live/closing';
 import { originOf } from './forwarded';
+import { honestStatus } from './honestStatus';
 import { bodyArrived, fitsInHand } from './bodyArrived';
 import { turnstile } from './turnstile';
 import { refusedAtDoor, type Refusal } from './atTheDoor';
@@ -43,6 +44,7 @@ function receive(request: IncomingMessage, response: ServerResponse, asksFirst: 
   });
   if (refusal) return turnAway(request, response, refusal);
   tellOrigin(request);
+  honestStatus(response);
   if (asksFirst) response.writeContinue();
   const done = UNCOUNTED.test(request.url ?? '') ? handle(request, response) : inTurn(request, response);
   done.catch((error: unknown) => failed(error, response));
