@@ -26,8 +26,8 @@ module.exports = {
     only(
       'workers-on-core',
       'workers',
-      '^src/(workers|core|knowledge|shop/papers)/',
-      'workers are a few lines around core, or around papers',
+      '^src/(workers|core|knowledge|shop/papers)/|^src/shop/photographs/madeSmaller\\.ts$',
+      'workers are a few lines around core, papers or the decoding of photographs',
     ),
     only(
       'door-stands-before',

@@ -1,5 +1,16 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import pg from 'pg';
 import { expect, type Stand } from './stand';
 
@@ -23,11 +34,54 @@ async function sums(url: string): Promise<Record<string, string>> {
   return result;
 }
 
-const run = (command: string, url: string, file = FILE, more: string[] = [], passphrase?: string) =>
+const runWith = (env: Record<string, string>, command: string, url: string, file: string, more: string[] = []) =>
   spawnSync('./gritkeeper', [command, ...more, file], {
-    env: { ...process.env, DATABASE_URL: url, ...(passphrase ? { GRITKEEPER_BACKUP_PASSPHRASE: passphrase } : {}) },
+    env: { ...process.env, DATABASE_URL: url, ...env },
     encoding: 'utf8',
   });
+const run = (command: string, url: string, file = FILE, more: string[] = [], passphrase?: string) =>
+  runWith(passphrase ? { GRITKEEPER_BACKUP_PASSPHRASE: passphrase } : {}, command, url, file, more);
+
+/** What is needed to seal for somebody, and what to open it again; null where the tool is not installed. */
+const RECIPIENTS: Record<
+  string,
+  (room: string) => { seal: Record<string, string>; open: Record<string, string> } | null
+> = {
+  age(room) {
+    const made = spawnSync('age-keygen', ['-o', `${room}/key`], { encoding: 'utf8' });
+    if (made.status !== 0) return null;
+    const recipient = /^# public key: (\S+)$/m.exec(readFileSync(`${room}/key`, 'utf8'))![1]!;
+    return { seal: { GRITKEEPER_BACKUP_RECIPIENT: recipient }, open: { GRITKEEPER_BACKUP_IDENTITY: `${room}/key` } };
+  },
+  gpg(room) {
+    // The name of a socket in it may not be long.
+    const home = mkdtempSync(join(tmpdir(), 'gk-'));
+    writeFileSync(`${room}/home`, home);
+    const who = 'owner@shop.invalid';
+    const key = ['--batch', '--quiet', '--passphrase', '', '--quick-generate-key', who, 'future-default'];
+    if (spawnSync('gpg', key, { env: { ...process.env, GNUPGHOME: home } }).status !== 0) return null;
+    return { seal: { GRITKEEPER_BACKUP_RECIPIENT: who, GNUPGHOME: home }, open: { GNUPGHOME: home } };
+  },
+};
+
+/** Sealed for somebody: opened with their key only. @returns for whom it was tried */
+function sealedForSomebody(stand: Stand, room: string): string[] {
+  return Object.entries(RECIPIENTS).flatMap(([tool, make]) => {
+    mkdirSync(`${room}/${tool}`, { mode: 0o700 });
+    const keys = make(`${room}/${tool}`);
+    if (!keys) return [];
+    const file = `${room}/for-${tool}`;
+    const out = runWith(keys.seal, 'backup', stand.url, file, ['--seal']);
+    expect(out.status === 0, `${tool}: ${out.stderr}`);
+    expect(!readFileSync(file).includes('PGDMP'), `${tool} did not seal it`);
+    const rehearsed = runWith(keys.open, 'rehearse', stand.url, file);
+    expect(rehearsed.status === 0 && rehearsed.stderr.includes('can be restored'), `${tool}: ${rehearsed.stderr}`);
+    const nobody = { GNUPGHOME: `${room}/${tool}`, GRITKEEPER_BACKUP_IDENTITY: '' };
+    const shut = runWith(nobody, 'rehearse', stand.url, file);
+    expect(shut.status !== 0 && /sealed|could not be opened/.test(shut.stderr), `${tool}: opened without the key`);
+    return [tool];
+  });
+}
 
 const PASSPHRASE = 'twelve letters and more';
 
@@ -58,13 +112,30 @@ async function keptWell(stand: Stand): Promise<string> {
     writeFileSync(`${room}/something else.backup`, 'not ours');
     const rotated = run('backups', stand.url, room, ['--keep', '2']);
     expect(rotated.status === 0, rotated.stderr);
-    const left = readdirSync(room)
+    const kept = readdirSync(room)
       .filter((name) => name.startsWith('gritkeeper-'))
       .sort();
-    expect(left.length === 2 && left[0] === 'gritkeeper-20260103-000000.backup', `left: ${left.join()}`);
+    expect(kept.length === 2 && kept[0] === 'gritkeeper-20260103-000000.backup', `left: ${kept.join()}`);
     expect(readdirSync(room).includes('something else.backup'), 'a file of somebody else is gone');
-    return /\d+ tables, \d+ rows/.exec(rehearsed.stdout)?.[0] ?? '';
+    const unknown = runWith(
+      { GRITKEEPER_BACKUP_RECIPIENT: 'nobody@nowhere.invalid' },
+      'backup',
+      stand.url,
+      `${room}/x`,
+      ['--seal'],
+    );
+    expect(unknown.status !== 0 && !existsSync(`${room}/x`), 'it was written for nobody');
+    const left = readdirSync(room).filter((name) => name.includes('.part'));
+    expect(left.length === 0, `left behind: ${left.join()}`);
+    const tools = sealedForSomebody(stand, room);
+    const rows = /\d+ tables, \d+ rows/.exec(rehearsed.stdout)?.[0] ?? '';
+    return `${rows}; sealed for somebody by ${tools.join(' and ') || 'no tool, none is installed'}`;
   } finally {
+    const home = existsSync(`${room}/gpg/home`) && readFileSync(`${room}/gpg/home`, 'utf8');
+    if (home) {
+      spawnSync('gpgconf', ['--kill', 'all'], { env: { ...process.env, GNUPGHOME: home } });
+      rmSync(home, { recursive: true, force: true });
+    }
     rmSync(room, { recursive: true, force: true });
   }
 }

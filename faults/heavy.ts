@@ -225,9 +225,13 @@ export async function stalledBodies(stand: Stand): Promise<string> {
     await page.text();
     const ms = performance.now() - started;
     expect(page.status === 200 && ms < BACK_MS, `a page answered ${page.status} after ${Math.round(ms)} ms`);
+    // A file of somebody at another address has a turn, although nobody else's upload ends.
+    const rows = `name,phone\n${'Nobody,1\n'.repeat(2500)}`;
+    const upload = await hand.fromElsewhere('/api/v1/import/customers.csv', rows, 60_000);
+    expect(upload === 200, `a file from another address was answered ${upload}`);
     const again = await Hand.at(PORT);
     expect((await again.ask('GET', '/api/v1/bench')).ok, 'nobody can sign in');
-    return `${lines.length} bodies that never come: a page after ${Math.round(ms)} ms, and signing in as ever`;
+    return `${lines.length} bodies that never come: a page after ${Math.round(ms)} ms, another’s file taken, and signing in as ever`;
   } finally {
     for (const line of lines) line.destroy();
     await stand.killServer(PORT);

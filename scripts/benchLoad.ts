@@ -7,6 +7,8 @@ const SECONDS = 20;
 const LISTENERS = 100;
 const MANY_PRESSES = 10_000;
 const BROWSERS = 4;
+/** Whether it grows or settles is seen by several looks only. */
+const SLICES = 5;
 
 /**
  * What the shop bears: pages at 1, 4 and 16 connections against an empty route, presses against a bare insert, with a hundred
@@ -53,13 +55,16 @@ export async function benchLoad(shop: Shop & { pid: number }, quick: boolean): P
   line(`with ${LISTENERS} listeners`, (await press(shop, 50, 0)).acknowledged);
   stop.abort();
   console.log(`  each listener heard ${Math.min(...heard.counts)} to ${Math.max(...heard.counts)} pieces of news`);
-  const before = residentMiB(shop.pid);
   const many = quick ? 400 : MANY_PRESSES;
-  await press(shop, many / BROWSERS, 0);
-  const after = residentMiB(shop.pid);
-  console.log(
-    `  memory of the server after ${many} presses more: ${(after / before).toFixed(2)} × (${before} and ${after} MiB here)`,
-  );
+  console.log(`\nMemory of the server, resident, through ${many} presses more`);
+  let before = residentMiB(shop.pid);
+  for (let slice = 1; slice <= SLICES; slice++) {
+    await press(shop, many / SLICES / BROWSERS, 0);
+    const after = residentMiB(shop.pid);
+    const said = `after ${(many / SLICES) * slice}`;
+    console.log(`  ${said.padEnd(20)} ${(after / before).toFixed(2)} × of before it (${before} and ${after} MiB here)`);
+    before = after;
+  }
 }
 
 /** So many streams that hear the shop's news. */

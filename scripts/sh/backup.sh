@@ -16,6 +16,31 @@ must_not_be_there() { [ ! -e "$1" ] && [ ! -L "$1" ] || die "$1 is there already
 
 seal_tool() { node_check; packages; node --import tsx scripts/backup/sealCommand.ts "$@"; }
 
+# seal_file FROM TO: for somebody, by age or GnuPG, so that this machine cannot open what it wrote; else by a passphrase.
+seal_file() {
+  local to=${GRITKEEPER_BACKUP_RECIPIENT:-}
+  case "$to" in
+    '') seal_tool seal "$1" "$2" ;;
+    age1* | ssh-*)
+      command -v age >/dev/null || { say "GRITKEEPER_BACKUP_RECIPIENT is a key of age, and age is not here: apt install age"; return 1; }
+      age --encrypt --recipient "$to" --output "$2" "$1" ;;
+    *)
+      command -v gpg >/dev/null || { say "GRITKEEPER_BACKUP_RECIPIENT is a key of GnuPG, and gpg is not here: apt install gnupg"; return 1; }
+      # Whoever named the key trusts it.
+      gpg --batch --quiet --trust-model always --encrypt --recipient "$to" --output "$2" "$1" ;;
+  esac
+}
+
+# sort_of FILE: what its first bytes say that it is.
+sort_of() {
+  case "$(head -c 21 "$1" | tr -d '\000')" in
+    PGDMP*) echo plain ;;
+    gritkeeper-seal1*) echo passphrase ;;
+    age-encryption.org/v1*) echo age ;;
+    *) echo other ;;
+  esac
+}
+
 # write_backup FILE SEALED: whole, or not there.
 write_backup() {
   local file=$1 sealed=$2 part
@@ -25,7 +50,7 @@ write_backup() {
   "$PG_BIN/pg_dump" --format=custom --no-owner --no-privileges --dbname="$DATABASE_URL" --file="$part" ||
     { rm -f "$part"; die "The backup failed; nothing was written."; }
   if [ "$sealed" = 1 ]; then
-    seal_tool seal "$part" "$part.sealed" || { rm -f "$part" "$part.sealed"; die "The backup could not be sealed; nothing was written."; }
+    seal_file "$part" "$part.sealed" || { rm -f "$part" "$part.sealed"; die "The backup could not be sealed; nothing was written."; }
     mv -f "$part.sealed" "$part"
   fi
   # A link to it: unlike a move it fails when somebody put a file there meanwhile. A stick may know no links.
@@ -87,12 +112,22 @@ ARCHIVE=
 open_archive() {
   [ -s "$1" ] || die "There is no file $1."
   ARCHIVE=$1
-  if [ "$(head -c 16 "$1")" = gritkeeper-seal1 ]; then
-    [ -n "${GRITKEEPER_BACKUP_PASSPHRASE:-}" ] || die "This backup is sealed: give its passphrase in GRITKEEPER_BACKUP_PASSPHRASE."
-    local room
+  local sort room
+  sort=$(sort_of "$1")
+  if [ "$sort" != plain ]; then
     room=$(umask 077; mktemp -d "$STATE/opened.XXXXXX")
-    seal_tool open "$1" "$room/archive" || { rm -rf "$room"; die "The backup could not be opened."; }
     ARCHIVE=$room/archive
+    case "$sort" in
+      passphrase)
+        [ -n "${GRITKEEPER_BACKUP_PASSPHRASE:-}" ] || { close_archive; die "This backup is sealed: give its passphrase in GRITKEEPER_BACKUP_PASSPHRASE."; }
+        seal_tool open "$1" "$ARCHIVE" ;;
+      age)
+        [ -r "${GRITKEEPER_BACKUP_IDENTITY:-}" ] || { close_archive; die "This backup is sealed by age: give the file of its key in GRITKEEPER_BACKUP_IDENTITY."; }
+        (umask 077; age --decrypt --identity "$GRITKEEPER_BACKUP_IDENTITY" --output "$ARCHIVE" "$1") ;;
+      other)
+        gpg --list-packets --batch --list-only "$1" >/dev/null 2>&1 || { close_archive; die "$1 is no backup of ours."; }
+        (umask 077; gpg --batch --quiet --decrypt --output "$ARCHIVE" "$1") ;;
+    esac || { close_archive; die "The backup could not be opened."; }
   fi
   "$PG_BIN/pg_restore" --list "$ARCHIVE" >/dev/null 2>&1 || { close_archive; die "$1 is no backup of ours."; }
 }

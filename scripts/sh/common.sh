@@ -34,8 +34,8 @@ build() {
   say "Building (about a minute)"
   rm -f "$STATE/build.sum"
   NODE_ENV=production node node_modules/next/dist/bin/next build >"$STATE/build.log" 2>&1 || { tail -40 "$STATE/build.log" >&2; die "The build failed: see .gritkeeper/build.log"; }
-  # Threads and the door do not read TypeScript: each goes into one file beside the server's own.
-  node_modules/.bin/esbuild src/workers/*.thread.ts src/door/door.ts src/door/supervise.ts --bundle --packages=external --platform=node \
+  # Threads, processes and the door do not read TypeScript: each goes into one file beside the server's own.
+  node_modules/.bin/esbuild src/workers/*.thread.ts src/workers/*.process.ts src/door/door.ts src/door/supervise.ts --bundle --packages=external --platform=node \
     --format=esm --target=node20 --log-level=warning --out-extension:.js=.mjs --outdir=.next/own --outbase=src --entry-names='[name]' \
     >>"$STATE/build.log" 2>&1 || { tail -20 "$STATE/build.log" >&2; die "The build failed: see .gritkeeper/build.log"; }
   echo "$sum" >"$STATE/build.sum"

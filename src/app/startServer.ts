@@ -3,7 +3,7 @@ import { checkKnowledge } from '@/knowledge';
 import { watchAfterwards } from '@/shop/afterwards/afterwards';
 import { openFinderThreads } from '@/shop/odds/finderThreads';
 import { openPaperThreads } from '@/shop/papers/paperThreads';
-import { decodePhotographsOnly } from '@/shop/photographs/keepPhotograph';
+import { openPhotographProcesses } from '@/shop/photographs/photographProcesses';
 import { keepClocks } from '@/shop/live/ringClocks';
 import { log } from './log';
 
@@ -17,7 +17,7 @@ export function startServer(): void {
   checkKnowledge();
   openFinderThreads(finderThreads(), `${OWN}/finder.thread.mjs`);
   openPaperThreads(`${OWN}/papers.thread.mjs`);
-  decodePhotographsOnly();
+  openPhotographProcesses(`${OWN}/photographs.process.mjs`);
   const tell = onceAMinute();
   keepClocks((err) => tell({ err }, 'the clocks could not be rung; trying again'));
   watchAfterwards((err) => tell({ err }, 'work after an answer failed; it is done again when the Bench is looked at'));

@@ -63,10 +63,16 @@ const plainError = (error: unknown) => (error instanceof Error ? error : new Err
 
 /** What asks for nothing, and what stays open by its nature. */
 const UNCOUNTED = /^\/(_next\/static\/.*|(healthz|readyz|api\/v1\/live)(\?.*)?)$/;
-/** More than the connections to the database can serve at once only wait for each other. */
-const stile = turnstile(24, 200, 20_000);
+const LONGEST_WAIT_MS = 20_000;
+/** More than the connections to the database can serve at once only wait for each other; one person has two thirds of them. */
+const stile = turnstile({
+  atOnce: 24,
+  waiting: 200,
+  ofOne: { atOnce: 16, waiting: 100 },
+  longestMs: LONGEST_WAIT_MS,
+});
 /** Files come slowly by their nature: they have turns of their own, so that nobody who sends one holds a page up. */
-const uploads = turnstile(8, 40, 20_000);
+const uploads = turnstile({ atOnce: 8, waiting: 40, ofOne: { atOnce: 4, waiting: 20 }, longestMs: LONGEST_WAIT_MS });
 /** Nobody holds a turn for longer, however slowly an answer is taken away. */
 const LONGEST_TURN_MS = 10_000;
 /** What is typed by hand arrives in one breath. */
@@ -80,7 +86,7 @@ async function inTurn(request: IncomingMessage, response: ServerResponse): Promi
   const isSmall = fitsInHand(request);
   if (isSmall && !(await bodyArrived(request, LONGEST_BODY_MS)))
     return turnAway(request, response, { status: 408, title: 'The body did not come.' });
-  const leave = await (isSmall ? stile : uploads).enter();
+  const leave = isSmall ? await stile.enter(keyOf(request)) : await uploads.enter(addressOf(request));
   if (leave === null)
     return turnAway(request, response, { status: 503, title: 'Too many ask at once: try again in a moment.' });
   response.once('close', leave);
@@ -88,6 +94,14 @@ async function inTurn(request: IncomingMessage, response: ServerResponse): Promi
   // Whoever left while waiting is not answered.
   if (request.socket.destroyed) leave();
   else await handle(request, response);
+}
+
+const addressOf = (request: IncomingMessage) => String(request.headers['x-forwarded-for']);
+
+/** Whose request it is: by the key it carries, true or not, else by its address. A key costs nothing, an address does. */
+function keyOf(request: IncomingMessage): string {
+  const { authorization, cookie } = request.headers;
+  return authorization ?? /(?:^|; )gk_session=([^;]+)/.exec(cookie ?? '')?.[1] ?? addressOf(request);
 }
 
 const SAID = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'x-forwarded-port', 'x-real-ip'];

@@ -1,6 +1,7 @@
 import Ajv2020 from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import { randomUUID } from 'node:crypto';
+import { buffer } from 'node:stream/consumers';
 import fc from 'fast-check';
 import type { Knex } from 'knex';
 import sharp from 'sharp';
@@ -334,7 +335,7 @@ describe('a machine’s book', () => {
     await left.next();
     await left.return(undefined);
     expect((db.client.pool as { numUsed(): number }).numUsed()).toBe(0);
-    const pdf = await machineBookPdf(tag);
+    const pdf = await buffer(await machineBookPdf(tag));
     expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
     expect(pdf.subarray(-6).toString()).toContain('%%EOF');
   });

@@ -69,10 +69,23 @@ const faultLabel = (id: string) => knowledge.faults.find((f) => f.id === id)?.la
 const planLabel = (id: string) => planItems.find((i) => i.id === id)?.label ?? id;
 const complaintLabel = (id: string) => knowledge.complaints.find((c) => c.id === id)?.label ?? id;
 
-/** A machine's whole book on paper of the shop's size, as PDF (ISO 32000) with its typefaces in it. */
-export async function bookPaper({ book, paper }: { book: BookOnPaper; paper: 'A4' | 'Letter' }): Promise<Uint8Array> {
+/** Small beside what a server has on its way to anybody. */
+const PIECE_BYTES = 65_536;
+
+export interface BookOrder {
+  book: BookOnPaper;
+  paper: 'A4' | 'Letter';
+}
+
+/** A machine's whole book on paper of the shop's size, as PDF (ISO 32000) with its typefaces in it, piece by piece. */
+export async function* bookPaper({ book, paper }: BookOrder): AsyncGenerator<Uint8Array> {
   prepare();
-  return pdfmake.createPdf(layout(book, paper)).getBuffer();
+  const pages = await pdfmake.createPdf(layout(book, paper)).getStream();
+  pages.end();
+  for await (const written of pages as AsyncIterable<Uint8Array>)
+    // Copied: a view would take the whole paper with it through a port.
+    for (let at = 0; at < written.length; at += PIECE_BYTES)
+      yield new Uint8Array(written.subarray(at, at + PIECE_BYTES));
 }
 
 function layout(book: BookOnPaper, paper: 'A4' | 'Letter'): TDocumentDefinitions {

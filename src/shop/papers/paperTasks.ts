@@ -1,6 +1,7 @@
+import type { MessagePort } from 'node:worker_threads';
 import { gaugeById, reckon } from '@/core/gauges/catalogue';
 import { ProblemError, type FieldProblem } from '../problem';
-import { bookPaper } from './bookPaper';
+import { bookPaper, type BookOrder } from './bookPaper';
 import { inPackets } from './packets';
 import { readCards } from './readCards';
 import { readCsv } from './readCsv';
@@ -9,7 +10,11 @@ type Reckoned = ReturnType<typeof reckon>;
 
 /** What takes long and needs no database: done in a thread where there is one. */
 export const paperTasks = {
-  bookPaper,
+  /** Piece by piece into the port, null after the last. */
+  async bookPaper({ port, ...order }: BookOrder & { port: MessagePort }): Promise<void> {
+    for await (const piece of bookPaper(order)) port.postMessage(piece);
+    port.postMessage(null);
+  },
   /** Rows in packets. */
   readCsv: async (given: Parameters<typeof readCsv>[0]) => inPackets(readCsv(given)),
   readCards: async (given: Parameters<typeof readCards>[0]) => inPackets(readCards(given)),

@@ -1,6 +1,9 @@
+import { once } from 'node:events';
+import { MessageChannel, type Transferable } from 'node:worker_threads';
 import { ProblemError } from '../problem';
 import { threadPool } from '../threads/threadPool';
 import { notWanted } from '../underWay/underWay';
+import type { BookOrder } from './bookPaper';
 import type { PaperTasks, ThreadRefusal } from './paperTasks';
 
 /** A paper that takes longer is none that anybody waits for: its thread is ended. */
@@ -22,6 +25,7 @@ export const closePaperThreads = (): Promise<void> => pool.close();
 export async function inPaperThread<Name extends keyof PaperTasks>(
   name: Name,
   given: Parameters<PaperTasks[Name]>[0],
+  transfer: Transferable[] = [],
 ): Promise<Awaited<ReturnType<PaperTasks[Name]>>> {
   type Answer = Awaited<ReturnType<PaperTasks[Name]>>;
   if (!pool.isOpen()) {
@@ -31,7 +35,7 @@ export async function inPaperThread<Name extends keyof PaperTasks>(
   const late = AbortSignal.timeout(LONGEST_MS);
   const left = notWanted();
   try {
-    const answer = await pool.run(name, given, left ? AbortSignal.any([left, late]) : late);
+    const answer = await pool.run(name, given, left ? AbortSignal.any([left, late]) : late, transfer);
     if (isRefusal(answer)) throw new ProblemError(answer.refused.status, answer.refused.title, answer.refused.fields);
     return answer as Answer;
   } catch (error) {
@@ -39,6 +43,32 @@ export async function inPaperThread<Name extends keyof PaperTasks>(
       throw new ProblemError(503, 'This takes longer than it should, and was given up. Take less at once.');
     throw error;
   }
+}
+
+/**
+ * A book on paper as it is written. Nothing is told before its first piece is there, so that a refusal is still one.
+ * @throws ProblemError 503 when too many papers are written already, or it takes too long
+ */
+export async function bookInPieces(order: BookOrder): Promise<ReadableStream<Uint8Array<ArrayBuffer>>> {
+  const { port1: ours, port2: port } = new MessageChannel();
+  const written = inPaperThread('bookPaper', { ...order, port }, [port]);
+  const pieces = new ReadableStream<Uint8Array<ArrayBuffer>>({
+    start(to) {
+      ours.on('message', (piece: Uint8Array<ArrayBuffer> | null) => {
+        if (piece !== null) return to.enqueue(piece);
+        to.close();
+        ours.close();
+      });
+      // What was begun and cannot be finished must not look like a whole paper.
+      written.catch((error: unknown) => {
+        to.error(error);
+        ours.close();
+      });
+    },
+    cancel: () => ours.close(),
+  });
+  await Promise.race([once(ours, 'message'), written]);
+  return pieces;
 }
 
 function isRefusal(answer: unknown): answer is ThreadRefusal {

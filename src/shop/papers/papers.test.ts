@@ -1,6 +1,9 @@
+import { buffer } from 'node:stream/consumers';
+import { Readable } from 'node:stream';
+import sharp from 'sharp';
 import { inPackets, outOfPackets } from './packets';
-import { bookPaper, type BookOnPaper } from './bookPaper';
-import { closePaperThreads, inPaperThread, openPaperThreads } from './paperThreads';
+import { bookPaper, type BookOnPaper, type BookOrder } from './bookPaper';
+import { bookInPieces, closePaperThreads, inPaperThread, openPaperThreads } from './paperThreads';
 
 const THREAD = 'src/workers/papers.thread.fixture.mjs';
 afterAll(() => closePaperThreads());
@@ -30,9 +33,10 @@ const book = (note: string, words: string[] = []): BookOnPaper => ({
   photographs: [],
 });
 const told = (pdf: Uint8Array) => Buffer.from(pdf).toString('latin1');
+const whole = (order: BookOrder) => buffer(Readable.from(bookPaper(order)));
 
 test('letters of other alphabets have their typefaces in the paper', async () => {
-  const pdf = told(await bookPaper({ book: book('Łukasz, Dvořák, 10 Ω, Ελένη, Ирина'), paper: 'A4' }));
+  const pdf = told(await whole({ book: book('Łukasz, Dvořák, 10 Ω, Ελένη, Ирина'), paper: 'A4' }));
   const fonts = new Set([...pdf.matchAll(/\/BaseFont \/[A-Z]{6}\+([\w-]+)/g)].map((m) => m[1]));
   expect([...fonts].filter((f) => f!.startsWith('NotoSans')).length).toBeGreaterThan(0);
   expect([...fonts].filter((f) => f!.startsWith('Barlow')).length).toBeGreaterThan(0);
@@ -41,7 +45,7 @@ test('letters of other alphabets have their typefaces in the paper', async () =>
 });
 
 test('twenty thousand letters without a space are a paper like any other', async () => {
-  const pdf = await bookPaper({ book: book('x'.repeat(20_000), ['y'.repeat(20_000)]), paper: 'Letter' });
+  const pdf = await whole({ book: book('x'.repeat(20_000), ['y'.repeat(20_000)]), paper: 'Letter' });
   expect(told(pdf).slice(0, 5)).toBe('%PDF-');
   const pages = Number(/\/Count (\d+)/.exec(told(pdf))![1]);
   expect(pages).toBeGreaterThan(2);
@@ -50,7 +54,7 @@ test('twenty thousand letters without a space are a paper like any other', async
 test('a thread writes what is written here, refuses what is refused here, and holds nobody up', async () => {
   openPaperThreads(THREAD);
   const columns = { needed: ['a'], allowed: ['b'] };
-  const paper = inPaperThread('bookPaper', { book: book('z'.repeat(20_000)), paper: 'A4' });
+  const paper = bookInPieces({ book: book('z'.repeat(20_000)), paper: 'A4' }).then((pieces) => buffer(pieces));
   let turns = 0;
   let isDone = false;
   void paper.then(() => (isDone = true));
@@ -67,6 +71,25 @@ test('a thread writes what is written here, refuses what is refused here, and ho
     fields: [{ field: 'file', message: expect.stringContaining('Columns are missing') }],
   });
   await expect(inPaperThread('readCards', 'hello')).rejects.toMatchObject({ status: 400 });
+});
+
+test('a paper leaves in pieces; one that cannot be written is refused before its first', async () => {
+  openPaperThreads(THREAD);
+  const noise = { type: 'gaussian', mean: 128, sigma: 60 } as const;
+  const jpeg = await sharp({ create: { width: 800, height: 600, channels: 3, background: '#888', noise } })
+    .jpeg()
+    .toBuffer();
+  const photograph = { at: '2026-01-02T03:04:05.000Z', caption: 'Ω', jpegBase64: jpeg.toString('base64') };
+  const order: BookOrder = { book: { ...book('z'), photographs: [photograph] }, paper: 'A4' };
+  const sizes: number[] = [];
+  for await (const piece of await bookInPieces(order)) sizes.push(piece.length);
+  expect(sizes.length).toBeGreaterThan(1);
+  expect(Math.max(...sizes)).toBeLessThanOrEqual(65_536);
+  const broken = {
+    ...order.book,
+    photographs: [{ ...photograph, jpegBase64: 'bm90aGluZw==' }],
+  };
+  await expect(bookInPieces({ ...order, book: broken })).rejects.toThrow();
 });
 
 test('rows go out in packets and come back as they were', () => {

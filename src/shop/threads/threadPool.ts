@@ -1,4 +1,5 @@
 import { resolve } from 'node:path';
+import type { Transferable } from 'node:worker_threads';
 import { Piscina } from 'piscina';
 import { ProblemError } from '../problem';
 
@@ -15,7 +16,7 @@ export interface ThreadPool {
   close(): Promise<void>;
   isOpen(): boolean;
   /** @throws ProblemError 503 when too many wait already; what the task throws; an AbortError when `signal` ends it */
-  run(task: string, given: unknown, signal?: AbortSignal): Promise<unknown>;
+  run(task: string, given: unknown, signal?: AbortSignal, transfer?: Transferable[]): Promise<unknown>;
 }
 
 /**
@@ -43,10 +44,14 @@ export function threadPool(name: string, mostWaiting: number, full: string): Thr
       pools.delete(name);
     },
     isOpen: () => pools.has(name),
-    async run(task, given, signal) {
+    async run(task, given, signal, transfer) {
       const pool = pools.get(name)!;
       if (pool.queueSize >= mostWaiting) throw new ProblemError(503, full);
-      return pool.run(given, { name: task, ...(signal ? { signal } : {}) });
+      return pool.run(given, {
+        name: task,
+        ...(signal ? { signal } : {}),
+        ...(transfer ? { transferList: transfer } : {}),
+      });
     },
   };
 }

@@ -5,7 +5,7 @@ import { machineBookPdf } from '@/shop/book/bookPdf';
 export const GET = answer<{ params: Promise<{ tag: string }> }>(async (_request, { params }) => {
   const tag = (await params).tag.slice(0, 20);
   return download(
-    new Uint8Array(await machineBookPdf(tag)),
+    await machineBookPdf(tag),
     'application/pdf',
     `book-${tag.toUpperCase().replace(/[^A-Z0-9-]/g, '')}.pdf`,
     true,

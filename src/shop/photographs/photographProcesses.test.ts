@@ -1,0 +1,51 @@
+import sharp from 'sharp';
+import { closePhotographProcesses, inPhotographProcess, openPhotographProcesses } from './photographProcesses';
+
+const FILE = 'src/workers/photographs.process.fixture.mjs';
+
+const photograph = (width: number, height: number, progressive = false) =>
+  sharp({
+    create: {
+      width,
+      height,
+      channels: 3,
+      background: '#888',
+      noise: { type: 'gaussian', mean: 128, sigma: 60 },
+    },
+  })
+    .jpeg({ quality: 20, progressive })
+    .toBuffer();
+
+afterEach(closePhotographProcesses);
+
+test('a photograph is made smaller in a process of its own, the same as here', async () => {
+  const bytes = await photograph(2000, 1500);
+  const here = await inPhotographProcess(bytes);
+  openPhotographProcesses(FILE);
+  const there = await inPhotographProcess(bytes);
+  expect(there.large).toMatchObject({ width: 1600, height: 1200 });
+  expect(there.large.bytes.equals(here.large.bytes)).toBe(true);
+  expect(there.small.equals(here.small)).toBe(true);
+});
+
+test('a file that asks for more memory than there is for it ends its own process and nothing else', async () => {
+  // All of its waves must be kept until the last of them came: six bytes a dot.
+  const greedy = await photograph(4400, 4400, true);
+  openPhotographProcesses(FILE, 230);
+  await expect(inPhotographProcess(greedy)).rejects.toThrow();
+  expect((await inPhotographProcess(await photograph(800, 600))).large.width).toBe(800);
+  await closePhotographProcesses();
+  // With what a server grants it is a photograph like any other.
+  openPhotographProcesses(FILE);
+  expect((await inPhotographProcess(greedy)).large.width).toBe(1600);
+});
+
+test('no more wait than may, and whoever comes then is asked to come again', async () => {
+  openPhotographProcesses(FILE);
+  const bytes = await photograph(1600, 1200);
+  const told = await Promise.allSettled(Array.from({ length: 40 }, () => inPhotographProcess(bytes)));
+  const refused = told.filter((t) => t.status === 'rejected');
+  expect(refused.length).toBeGreaterThan(0);
+  for (const { reason } of refused) expect(reason).toMatchObject({ status: 503 });
+  expect(told.length - refused.length).toBeGreaterThanOrEqual(12);
+});
