@@ -3,7 +3,8 @@ import { spawn, spawnSync } from 'node:child_process';
 import pg from 'pg';
 import { Bench } from 'tinybench';
 import { HEALTHY, healthySections } from '../src/core/air/healthyMachines';
-import { locateBlockage, predictKPa } from '../src/core/air/locateBlockage';
+import { locateBlockage } from '../src/core/air/locateBlockage';
+import { predictKPa } from '../src/core/air/ownMachine';
 import { dischargeLog } from '../src/core/battery/dischargeLog';
 import { shimStacks, type ShimWish } from '../src/core/motor/shimStacks';
 import { explanations } from '../src/core/diagnosis/explanations';
@@ -11,6 +12,7 @@ import { logJoint } from '../src/core/diagnosis/joint';
 import { posterior, statesNeeded } from '../src/core/diagnosis/posterior';
 import { rankActions } from '../src/core/diagnosis/rankActions';
 import { multiplyDemo } from '../src/demo/multiplyDemo';
+import { benchClogs } from './benchClogs';
 import { benchCourses, benchEndings } from './benchFinding';
 import { benchLoad } from './benchLoad';
 import { benchPresses } from './benchPresses';
@@ -288,6 +290,7 @@ function print(rows: { name: string; ms: number }[], unit: number): void {
 const [what, number, only] = process.argv.slice(2);
 if (what === '--scale') await benchScale(Number(number ?? 100));
 else if (what === 'endings') await benchEndings(Number(number ?? 2000));
+else if (what === 'clogs') benchClogs(Number(number ?? 400));
 else if (what === 'load') await benchLoadAlone();
 else {
   if (what !== 'pages' && what !== 'presses') {

@@ -1,9 +1,11 @@
-/** A suction motor and fan: its vacuum falls in a line from sealed suction to free flow (common practice, no source). */
+/** A suction motor and fan: its vacuum falls from sealed suction to nothing at free flow (common practice, no source). */
 export interface Fan {
   /** Vacuum with the inlet sealed, kPa. */
   sealedKPa: number;
   /** Flow with nothing before it, L/s. */
   freeLs: number;
+  /** How its curve bends: 0 falls in a line, 1 with the square of the flow. */
+  shape: number;
 }
 
 /** A part of the air path: its loss grows with the flow to a power, 2 for ducts, near 1 for a filter's felt. */
@@ -27,8 +29,10 @@ export interface SetUp {
   sealed: boolean;
 }
 
+/** @returns vacuum of the fan at this flow through it, kPa; below zero beyond free flow */
 export function fanVacuumKPa(fan: Fan, flowLs: number): number {
-  return fan.sealedKPa * (1 - flowLs / fan.freeLs);
+  const x = flowLs / fan.freeLs;
+  return fan.sealedKPa * (1 - x * (1 - fan.shape + fan.shape * x));
 }
 
 export interface WorkingPoint {
@@ -39,32 +43,58 @@ export interface WorkingPoint {
   vacuumKPa: number[];
 }
 
-/** Vacuum needed after each section when this much flows into the mouth; and the flow that then goes through the motor. */
-function along(sections: Section[], setUp: SetUp, leak: Leak | null, mouthLs: number, atSeal: number): WorkingPoint {
-  let vacuum = setUp.sealed ? atSeal : 0;
+/**
+ * Vacuum after each section and the flow that then goes through the motor, for the one unknown of a set-up: the flow into an open
+ * mouth, L/s, or the vacuum at a sealed one, kPa.
+ */
+export function along(sections: Section[], setUp: SetUp, leak: Leak | null, unknown: number): WorkingPoint {
+  let vacuum = setUp.sealed ? unknown : 0;
+  const mouthLs = setUp.sealed ? 0 : unknown;
   let flow = mouthLs;
   const vacuumKPa = sections.map((section, i) => {
     if (i < setUp.from) return NaN;
-    vacuum += section.loss * flow ** section.exponent;
+    vacuum += section.loss * (section.exponent === 2 ? flow * flow : flow ** section.exponent);
     if (leak?.after === i) flow += leak.size * Math.sqrt(Math.max(0, vacuum));
     return vacuum;
   });
   return { mouthLs, motorLs: flow, vacuumKPa };
 }
 
-/**
- * Where the fan's curve meets the path's: bisection on the one unknown (flow at an open mouth, vacuum at a sealed one), which
- * cannot run away, to a part in 10⁸.
- */
+/** What the fan gives more than the path takes at a point, kPa: nothing where it works. */
+export const surplusKPa = (fan: Fan, point: WorkingPoint): number =>
+  fanVacuumKPa(fan, point.motorLs) - point.vacuumKPa.at(-1)!;
+
+/** Where the fan's curve meets the path's. */
 export function workingPoint(fan: Fan, sections: Section[], setUp: SetUp, leak: Leak | null = null): WorkingPoint {
-  const point = (x: number) => (setUp.sealed ? along(sections, setUp, leak, 0, x) : along(sections, setUp, leak, x, 0));
-  const balance = (p: WorkingPoint) => fanVacuumKPa(fan, p.motorLs) - p.vacuumKPa.at(-1)!;
-  let low = 0;
-  let high = setUp.sealed ? fan.sealedKPa : fan.freeLs;
-  for (let i = 0; i < 60 && high - low > 1e-8 * high; i++) {
-    const middle = (low + high) / 2;
-    if (balance(point(middle)) > 0) low = middle;
-    else high = middle;
+  return along(sections, setUp, leak, unknownAt(fan, sections, setUp, leak));
+}
+
+/** What is left of the fan's vacuum where it is found. */
+const CLOSE = 1e-9;
+
+/**
+ * The unknown of a set-up where it works (see {@link along}): false position with halving (Dowell & Jarratt 1971), which keeps
+ * the point between its bounds and cannot run away, to a part in 10⁹ of the sealed suction.
+ */
+export function unknownAt(fan: Fan, sections: Section[], setUp: SetUp, leak: Leak | null): number {
+  const surplusAt = (x: number) => surplusKPa(fan, along(sections, setUp, leak, x));
+  let [low, high] = [0, setUp.sealed ? fan.sealedKPa : fan.freeLs];
+  let [above, below] = [surplusAt(low), surplusAt(high)];
+  // Sealed and tight: the fan's own vacuum stands everywhere.
+  if (below >= 0) return high;
+  for (let i = 0; i < 100; i++) {
+    const x = (low * below - high * above) / (below - above);
+    const surplus = surplusAt(x);
+    if (Math.abs(surplus) <= CLOSE * fan.sealedKPa) return x;
+    if (surplus > 0) {
+      low = x;
+      above = surplus;
+      below /= 2;
+    } else {
+      high = x;
+      below = surplus;
+      above /= 2;
+    }
   }
-  return point((low + high) / 2);
+  return (low + high) / 2;
 }

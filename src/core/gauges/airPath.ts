@@ -1,8 +1,9 @@
-import { fanVacuumKPa, workingPoint, type Fan, type Section, type SetUp } from '../air/airPath';
+import { fanVacuumKPa, workingPoint, type Fan, type Section } from '../air/airPath';
 import { airPowerW, airWattsF558 } from '../air/airPower';
 import { ductLossKPa } from '../air/friction';
 import { HEALTHY, healthySections, SECTION_IDS, SECTION_LABELS, type MachineSort } from '../air/healthyMachines';
-import { locateBlockage, type AirFinding, type VacuumReading } from '../air/locateBlockage';
+import { locateBlockage, type AirFinding, type FaultFound, type VacuumReading } from '../air/locateBlockage';
+import type { Station } from '../air/ownMachine';
 import {
   coolingOf,
   flowFromTrip,
@@ -71,8 +72,8 @@ function partsOf() {
   return SECTION_LABELS;
 }
 
-/** Which reading each field is. */
-const READINGS: Partial<Record<keyof typeof fields, { setUp: SetUp; after: number }>> = {
+/** Which station each field is read at. */
+const READINGS = {
   open0: { setUp: { from: 0, sealed: false }, after: 0 },
   open1: { setUp: { from: 0, sealed: false }, after: 1 },
   open2: { setUp: { from: 0, sealed: false }, after: 2 },
@@ -82,18 +83,20 @@ const READINGS: Partial<Record<keyof typeof fields, { setUp: SetUp; after: numbe
   sealedInlet: { setUp: { from: 3, sealed: true }, after: 3 },
   sealedHose: { setUp: { from: 2, sealed: true }, after: 2 },
   sealedHead: { setUp: { from: 0, sealed: true }, after: 4 },
-};
+} satisfies Partial<Record<keyof typeof fields, Station>>;
+type StationField = keyof typeof READINGS;
+const STATION_FIELDS = Object.keys(READINGS) as StationField[];
 
 export const airPath = gauge({
   id: 'air-path',
   label: 'Air path',
   purpose: 'Where the clog or the leak sits, what a blocked filter does, and how much air power there is.',
-  version: 1,
+  version: 2,
   heavy: true,
   fields,
   formulas: [
     {
-      text: 'The fan: vacuum falls in a line from sealed suction to free flow. Usual figures per sort of machine.',
+      text: 'The fan: vacuum falls from sealed suction to nothing at free flow, between a line and a square. Usual figures per sort of machine.',
       source: 'Common practice, no source.',
     },
     {
@@ -105,8 +108,13 @@ export const airPath = gauge({
       source: 'Any handbook of fluid mechanics; the ribs are common practice, no source.',
     },
     {
-      text: 'Clog, leak or weak motor: every single fault in every size against the readings, by Bayes’ rule; healthy machines differ by 5 %.',
-      source: 'Bayes’ rule; the 5 % is common practice, no source.',
+      text: 'Clog, leak or weak motor: every single fault, every pair of clogs and every clog with a leak, in every size, against the readings, by Bayes’ rule. Healthy parts differ by 15 %, fans by 6 and 8 %, and in the bend of their curve.',
+      source:
+        'Bayes’ rule; a linear model is learned reading by reading (Kalman 1960); how machines differ is common practice, no source.',
+    },
+    {
+      text: 'Whether the readings fit one machine at all: chi-squared, at one in a thousand.',
+      source: 'Wilson & Hilferty 1931 for its cube root.',
     },
     { text: 'Loss of each part: weighted least squares without negative losses.', source: 'Lawson & Hanson 1974.' },
     {
@@ -140,7 +148,7 @@ export const airPath = gauge({
   reckon(v, around) {
     if (v.asks === 'power') return airPower(v);
     const usual = HEALTHY[v.machine].fan;
-    const fan = { sealedKPa: v.sealed ?? usual.sealedKPa, freeLs: v.free ?? usual.freeLs };
+    const fan = { ...usual, sealedKPa: v.sealed ?? usual.sealedKPa, freeLs: v.free ?? usual.freeLs };
     const workingLs = (HEALTHY[v.machine].workingLs / usual.freeLs) * fan.freeLs;
     const sections = healthySections(v.machine, fan).map((s) =>
       s.id === 'hose' && v.bore !== undefined && v.hoseLength !== undefined
@@ -176,14 +184,14 @@ function airPower(v: Values): GaugeAnswer {
   };
 }
 
-function named({ fault, low, high }: AirFinding): { label: string; detail: string } {
-  const times = (x: number) => (x < 10 ? x.toFixed(1) : x.toFixed(0));
+const times = (x: number) => (x < 10 ? x.toFixed(1) : x.toFixed(0));
+
+/** One thing that is wrong, in words, and how much of it. */
+function namedOne({ fault, low, high }: FaultFound): { label: string; detail: string } {
   switch (fault.sort) {
-    case 'none':
-      return { label: 'nothing wrong with the air', detail: '' };
     case 'fan':
       return {
-        label: 'motor or fan weak',
+        label: 'motor or fan weak, or air let in behind the filter',
         detail: `${Math.round(100 * low)} to ${Math.round(100 * high)} % of its vacuum left`,
       };
     case 'clog':
@@ -199,19 +207,91 @@ function named({ fault, low, high }: AirFinding): { label: string; detail: strin
   }
 }
 
+function named({ faults }: AirFinding): { label: string; detail: string } {
+  if (faults.length === 0) return { label: 'nothing wrong with the air', detail: '' };
+  const each = faults.map(namedOne);
+  return { label: each.map((e) => e.label).join(' and '), detail: each.map((e) => e.detail).join('; ') };
+}
+
+/** What is wrong, each with its size. */
+function toldWhole({ faults }: AirFinding): string {
+  if (faults.length === 0) return 'Nothing wrong with the air';
+  return capital(
+    faults
+      .map(namedOne)
+      .map(({ label, detail }) => `${label}, ${detail}`)
+      .join('; and '),
+  );
+}
+
+/** Of two readings that cannot both be: how far beyond what the gauge may be off. */
+const BEYOND = 3;
+
+/**
+ * The vacuum grows from the mouth to the motor; taking the hose off lets more air through, and sealing stops it: whatever is
+ * wrong with a machine, these hold.
+ */
+function refuseImpossible(v: Values): void {
+  const off = BEYOND * v.meter!;
+  const kPa = (field: StationField) => v[field] as number | undefined;
+  const open = ['open0', 'open1', 'open2', 'open3', 'open4'] as const;
+  const label = (field: StationField) => `“${fields[field].label}”`;
+  open.forEach((later, i) => {
+    for (const earlier of open.slice(0, i))
+      if (kPa(later)! < kPa(earlier)! - off)
+        refuse(later, `Less than at ${label(earlier)}: towards the motor the vacuum grows. Read both again.`);
+  });
+  if (kPa('off4')! > kPa('open4')! + off)
+    refuse(
+      'off4',
+      `More than at ${label('open4')}: with the hose off more air comes and the vacuum falls. Read both again.`,
+    );
+  for (const sealed of ['sealedInlet', 'sealedHose', 'sealedHead'] as const)
+    for (const flowing of [...open, 'off4'] as const)
+      if (kPa(sealed)! < kPa(flowing)! - off)
+        refuse(sealed, `Less than at ${label(flowing)}, where air flows: sealed, it must be more. Read both again.`);
+}
+
 function whereIsIt(v: Values, fan: Fan, sections: Section[], notes: Note[], { progress }: Surroundings): GaugeAnswer {
-  const readings = Object.entries(READINGS).flatMap(([field, at]): VacuumReading[] => {
-    const kPa = v[field as keyof Values] as number | undefined;
-    return kPa === undefined ? [] : [{ ...at, kPa }];
+  const readings = STATION_FIELDS.flatMap((field): VacuumReading[] => {
+    const kPa = v[field];
+    return kPa === undefined ? [] : [{ ...READINGS[field], kPa }];
   });
   if (readings.length < 2) refuse('open4', 'Two readings at least; the more stations, the surer.');
-  const { findings, losses } = locateBlockage(fan, sections, readings, v.meter!, progress);
+  refuseImpossible(v);
+  const unread = STATION_FIELDS.filter((field) => v[field] === undefined);
+  const { findings, losses, isMisfit, next } = locateBlockage(fan, sections, readings, v.meter!, {
+    known: { sealed: v.sealed === undefined ? 'usual' : 'measured', free: v.free === undefined ? 'usual' : 'measured' },
+    stations: unread.map((field) => READINGS[field]),
+    ...(progress ? { progress } : {}),
+  });
   const first = findings[0]!;
-  const { label, detail } = named(first);
-  const sure = first.probability >= SURE;
   const second = findings[1]!;
+  const sure = first.probability >= SURE && !isMisfit;
+  const nextField = unread.find((field) => READINGS[field] === next?.station);
+  const advice: Note[] = sure
+    ? []
+    : [
+        {
+          sort: 'advice',
+          text: nextField
+            ? `Read next: “${fields[nextField].label}”. It would tell these apart best.`
+            : 'No other station would tell these apart: look into the likeliest first.',
+        },
+      ];
+  if (isMisfit)
+    advice.unshift({
+      sort: 'range',
+      text: 'Read the stations again, one after another: one may be from another set-up, or the machine is of another sort.',
+    });
+  const clogged = new Map(first.faults.flatMap((f) => (f.fault.sort === 'clog' ? [[f.fault.section, f.size]] : [])));
   const figures: Figure[] = [
-    { label: 'Flow left at the head', value: 100 * first.flowLeft, quantity: 'percent', remark: `with ${label}` },
+    {
+      label: 'Flow left at the head',
+      value: 100 * first.flowLeft,
+      quantity: 'percent',
+      remark: `with ${named(first).label}`,
+    },
     ...losses.map((l, i): Figure => ({
       label: `Loss, ${SECTION_LABELS[SECTION_IDS[i]!]}`,
       value: l.ratio,
@@ -221,16 +301,18 @@ function whereIsIt(v: Values, fan: Fan, sections: Section[], notes: Note[], { pr
     })),
   ];
   return {
-    says: sure
-      ? `${capital(label)}${detail ? `, ${detail}` : ''}.`
-      : `Not sure: ${percent(first.probability)} ${label}, ${percent(second.probability)} ${named(second).label}. Read one more station.`,
-    tone: !sure ? 'doubt' : first.fault.sort === 'none' ? 'good' : 'bad',
+    says: isMisfit
+      ? 'These readings do not fit one machine.'
+      : sure
+        ? `${toldWhole(first)}.`
+        : `Not sure: ${percent(first.probability)} ${named(first).label}, ${percent(second.probability)} ${named(second).label}.`,
+    tone: !sure ? 'doubt' : first.faults.length === 0 ? 'good' : 'bad',
     figures,
     likely: findings
       .filter((f) => f.probability > 0.01)
       .slice(0, 6)
       .map((f) => ({ label: capital(named(f).label), probability: f.probability, detail: named(f).detail })),
-    notes,
+    notes: [...advice, ...notes],
     drawings: [
       {
         draw: 'bars',
@@ -240,27 +322,41 @@ function whereIsIt(v: Values, fan: Fan, sections: Section[], notes: Note[], { pr
         bars: losses.map((l, i) => ({
           name: SECTION_LABELS[SECTION_IDS[i]!],
           value: l.ratio,
-          odd: first.fault.sort === 'clog' && first.fault.section === i && sure,
+          odd: sure && clogged.has(i),
         })),
       },
       curves(
         fan,
         sections,
-        sections.map((s, i) =>
-          first.fault.sort === 'clog' && first.fault.section === i ? { ...s, loss: s.loss * first.size } : s,
-        ),
+        sections.map((s, i) => ({ ...s, loss: s.loss * (clogged.get(i) ?? 1) })),
       ),
     ],
-    feeds: inletFinding(v, sure && first.fault.sort === 'none'),
+    feeds: inletFinding(v, findings, isMisfit),
   };
 }
 
-/** The sealed suction at the inlet answers the finder's own check. */
-function inletFinding(v: Values, well: boolean): GaugeAnswer['feeds'] {
+/** What lets the sealed suction at the machine fall: whatever is wrong before its inlet does not. */
+const lowersSealed = ({ fault }: FaultFound) =>
+  fault.sort === 'fan' || (fault.sort === 'leak' && fault.section >= READINGS.sealedInlet.setUp.from);
+
+/** The sealed suction at the inlet answers the finder's own check, and its own line of the proof. */
+function inletFinding(v: Values, findings: AirFinding[], isMisfit: boolean): GaugeAnswer['feeds'] {
   if (v.sealedInlet === undefined) return {};
+  const low = findings.filter((f) => f.faults.some(lowersSealed)).reduce((sum, f) => sum + f.probability, 0);
+  const known = !isMisfit && (low > SURE || low < 1 - SURE);
   return {
     finding: { check: 'inlet-vacuum', value: v.sealedInlet, unit: 'kPa', condition: 'machine' },
-    proof: { item: 'sealed-vacuum', result: well ? 'pass' : 'fail', after: v.sealedInlet, note: 'by the gauge' },
+    // What is not known is neither passed nor failed.
+    ...(known
+      ? {
+          proof: {
+            item: 'sealed-vacuum',
+            result: low > SURE ? 'fail' : 'pass',
+            after: v.sealedInlet,
+            note: `by the gauge: ${named(findings[0]!).label}`,
+          },
+        }
+      : {}),
   };
 }
 
