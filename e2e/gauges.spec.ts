@@ -154,7 +154,7 @@ test('the clog is named, one gauge fills another, and the example and sources ar
   await page.getByRole('button', { name: 'Fill in the worked example' }).click();
   await expect(result(page)).toContainText('Clog: hose');
   await page.getByText('How it is reckoned, and from which source').click();
-  await expect(page.getByText('Lawson & Hanson 1974.')).toBeVisible();
+  await expect(page.getByText('Wilson & Hilferty 1931 for its cube root.')).toBeVisible();
   await page.goto('/gauges/belt');
   await page.getByRole('button', { name: 'Fill in the worked example' }).click();
   await page.getByRole('link', { name: /Put this pull into the bearing’s life/ }).click();

@@ -1,6 +1,4 @@
 import fc from 'fast-check';
-import { seededRandom } from '../diagnosis/seededRandom';
-import { nnls } from '../stats/nnls';
 import { toBase } from '../units/units';
 import { fanVacuumKPa, workingPoint } from './airPath';
 import { airPowerW, airWattsF558 } from './airPower';
@@ -72,22 +70,6 @@ describe('the working point', () => {
       }),
       { seed: 7, numRuns: 40 },
     );
-  });
-});
-
-describe('non-negative least squares', () => {
-  // Against every choice of unknowns held at nothing, each solved by its normal equations on a fine grid of two unknowns.
-  test('finds the best of a grid of non-negative answers', () => {
-    const random = seededRandom(4);
-    for (let run = 0; run < 20; run++) {
-      const a = Array.from({ length: 4 }, () => [random() * 2 - 1, random() * 2 - 1]);
-      const b = Array.from({ length: 4 }, () => random() * 2 - 1);
-      const miss = (x: number[]) => a.reduce((s, row, i) => s + (row[0]! * x[0]! + row[1]! * x[1]! - b[i]!) ** 2, 0);
-      const { x } = nnls(a, b);
-      expect(Math.min(...x)).toBeGreaterThanOrEqual(0);
-      for (let i = 0; i <= 60; i++)
-        for (let j = 0; j <= 60; j++) expect(miss(x)).toBeLessThanOrEqual(miss([i / 20, j / 20]) + 1e-9);
-    }
   });
 });
 

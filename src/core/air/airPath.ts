@@ -51,12 +51,16 @@ export function along(sections: Section[], setUp: SetUp, leak: Leak | null, unkn
   let vacuum = setUp.sealed ? unknown : 0;
   const mouthLs = setUp.sealed ? 0 : unknown;
   let flow = mouthLs;
-  const vacuumKPa = sections.map((section, i) => {
-    if (i < setUp.from) return NaN;
-    vacuum += section.loss * (section.exponent === 2 ? flow * flow : flow ** section.exponent);
-    if (leak?.after === i) flow += leak.size * Math.sqrt(Math.max(0, vacuum));
-    return vacuum;
-  });
+  const vacuumKPa: number[] = [];
+  // Plain loops: this is walked a hundred thousand times for one answer.
+  for (let i = 0; i < sections.length; i++) {
+    if (i >= setUp.from) {
+      const { loss, exponent } = sections[i]!;
+      vacuum += loss * (exponent === 2 ? flow * flow : flow ** exponent);
+      if (leak !== null && leak.after === i && vacuum > 0) flow += leak.size * vacuum ** 0.5;
+    }
+    vacuumKPa.push(i < setUp.from ? NaN : vacuum);
+  }
   return { mouthLs, motorLs: flow, vacuumKPa };
 }
 

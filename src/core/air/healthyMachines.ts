@@ -20,8 +20,8 @@ interface Healthy {
   shares: Record<SectionId, number>;
 }
 
-/** Between a line and a square: fans differ, see `ownMachine`. Common practice, no source. */
-const USUAL_SHAPE = 0.3;
+/** Half way between a line and a square: fans differ, see `ownMachine`. Common practice, no source. */
+const USUAL_SHAPE = 0.5;
 
 /** Healthy machines by sort. Common practice, no source: the fan and the flow are to be measured on a twin where there is one. */
 export const HEALTHY = {

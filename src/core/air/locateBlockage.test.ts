@@ -43,13 +43,13 @@ function tried(
 
 describe('where is the clog, on machines of another hand', () => {
   test('a healthy one is called so', () => {
-    const { right, misfit } = tried(21, 20, (random, _, sort) => [otherMachine(random, sort), 'nothing']);
+    const { right, misfit } = tried(21, 12, (random, _, sort) => [otherMachine(random, sort), 'nothing']);
     expect(right).toBeGreaterThanOrEqual(0.95);
     expect(misfit).toBeLessThanOrEqual(0.05);
   });
 
   test('a clog that takes a quarter to six tenths of the flow is named', () => {
-    const { right, sureAndWrong } = tried(22, 25, (random, i, sort) => [
+    const { right, sureAndWrong } = tried(22, 15, (random, i, sort) => [
       withClog(otherMachine(random, sort), i % 5, 0.4 + 0.35 * random()),
       `clog ${i % 5}`,
     ]);
@@ -58,7 +58,7 @@ describe('where is the clog, on machines of another hand', () => {
   });
 
   test('of two clogs both are named', () => {
-    const { right, sureAndWrong } = tried(23, 20, (random, i, sort) => {
+    const { right, sureAndWrong } = tried(23, 10, (random, i, sort) => {
       const [a, b] = [i % 5, (i + 1 + ((i >> 3) % 4)) % 5].sort((x, y) => x - y) as [number, number];
       const one = withClog(otherMachine(random, sort), a, 0.5 + 0.25 * random());
       return [withClog(one, b, 0.55 + 0.2 * random()), `clog ${a} and clog ${b}`];
@@ -68,7 +68,7 @@ describe('where is the clog, on machines of another hand', () => {
   });
 
   test('of a clog and a leak both are named', () => {
-    const { right, sureAndWrong } = tried(24, 20, (random, i, sort) => {
+    const { right, sureAndWrong } = tried(24, 12, (random, i, sort) => {
       const [a, b] = [i % 5, (i >> 2) % 4];
       const one = withClog(otherMachine(random, sort), a, 0.45 + 0.25 * random());
       return [withHole(one, b, 0.55 + 0.2 * random()), `clog ${a} and leak ${b}`];
@@ -78,12 +78,12 @@ describe('where is the clog, on machines of another hand', () => {
   });
 
   test('a weak fan is one, and a hole before the motor is a leak', () => {
-    const weak = tried(25, 10, (random, _, sort) => [
+    const weak = tried(25, 5, (random, _, sort) => [
       withWeakFan(otherMachine(random, sort), 0.45 + 0.25 * random()),
       'fan',
     ]);
     expect(weak.right).toBeGreaterThanOrEqual(0.95);
-    const holes = tried(26, 12, (random, i, sort) => [
+    const holes = tried(26, 8, (random, i, sort) => [
       withHole(otherMachine(random, sort), i % 4, 0.4 + 0.35 * random()),
       `leak ${i % 4}`,
     ]);
@@ -91,7 +91,7 @@ describe('where is the clog, on machines of another hand', () => {
   });
 
   test('a clog that nobody would notice is nothing', () => {
-    const { right } = tried(27, 10, (random, i, sort) => [
+    const { right } = tried(27, 5, (random, i, sort) => [
       withClog(otherMachine(random, sort), i % 5, 0.97),
       'nothing',
     ]);
@@ -116,7 +116,7 @@ describe('what the clog finder says besides', () => {
     const rest = STATIONS.filter((s) => !few.includes(s));
     const gained = rest.map(() => 0);
     let proposed = 0;
-    const runs = 5;
+    const runs = 3;
     for (let i = 0; i < runs; i++) {
       const all = readAll(random, withClog(otherMachine(random, 'upright'), i % 5, 0.55));
       const own = HEALTHY.upright.fan;
@@ -134,13 +134,24 @@ describe('what the clog finder says besides', () => {
     expect(proposed).toBeGreaterThan(gained.reduce((a, b) => a + b, 0) / gained.length);
   });
 
-  test('the losses of a clogged hose by least squares: several times healthy there, healthy elsewhere', () => {
-    const blocked = sections.map((s, i) => (i === 2 ? { ...s, loss: s.loss * 6 } : s));
-    const readings = STATIONS.map((s) => ({ ...s, kPa: predictKPa({ fan, sections: blocked, leak: null }, s) }));
-    const { losses } = locateBlockage(fan, sections, readings, METER);
-    expect(losses[2]!.ratio).toBeGreaterThan(5);
-    expect(losses[2]!.ratio).toBeLessThan(7);
-    for (const i of [0, 1, 3, 4]) expect(losses[i]!.ratio).toBeLessThan(2);
+  test('what it says of each part’s loss holds in about 95 of 100 machines', () => {
+    const random = seededRandom(33);
+    let [inside, all] = [0, 0];
+    for (let i = 0; i < 16; i++) {
+      const sort = (Object.keys(HEALTHY) as MachineSort[])[i % 5]!;
+      const { fan, workingLs } = HEALTHY[sort];
+      const usual = healthySections(sort, fan);
+      const own = otherMachine(random, sort);
+      const machine = i % 2 ? withClog(own, i % 5, 0.5 + 0.2 * random()) : own;
+      locateBlockage(fan, usual, readAll(random, machine), METER).losses.forEach(({ ratio, sigma }, part) => {
+        const { loss, exponent } = machine.parts[part]!;
+        const truth = (loss * workingLs ** exponent) / (usual[part]!.loss * workingLs ** usual[part]!.exponent);
+        all++;
+        if (Math.abs(ratio - truth) <= 1.96 * sigma) inside++;
+      });
+    }
+    expect(inside / all).toBeGreaterThanOrEqual(0.9);
+    expect(inside / all).toBeLessThanOrEqual(0.99);
   });
 
   test('how a reading moves with the machine agrees with moving the machine', () => {

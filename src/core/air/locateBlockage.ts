@@ -1,9 +1,9 @@
 import { chiSquaredZ } from '../stats/chiSquared';
 import { learnInLine, type Learned } from '../stats/linearEvidence';
-import { nnls } from '../stats/nnls';
 import { allSupposed, sizeMove, sizesOf, withFault, type OneFault, type Supposed } from './airFaults';
 import { workingPoint, type Fan, type Section, type SetUp } from './airPath';
 import {
+  MACHINES_DIFFER,
   differencesOf,
   movedBy,
   movedSlightly,
@@ -44,7 +44,7 @@ export interface NextStation {
 
 export interface AirEstimate {
   findings: AirFinding[];
-  /** Loss of each part against healthy, by non-negative least squares, with its standard uncertainty. */
+  /** Loss of each part against the usual one, with its standard uncertainty. */
   losses: { ratio: number; sigma: number }[];
   /** The readings are further from the best explanation than one in a thousand of such machines would read. */
   isMisfit: boolean;
@@ -103,8 +103,8 @@ const openLs = ({ fan, sections, leak }: AirMachine) => workingPoint(fan, sectio
 
 /** One explanation with each of its faults about a size. */
 interface Tried {
-  /** Logarithms of the sizes that the readings speak for, and their standard uncertainty. */
-  logSizes: { mean: number; sigma: number }[];
+  /** Logarithms of the sizes that the readings speak for, their standard uncertainty, and what one standard deviation of it was before them. */
+  logSizes: { mean: number; sigma: number; step: number }[];
   machine: AirMachine;
   moves: Move[];
   learned: Learned;
@@ -134,6 +134,7 @@ function weigh(supposed: Supposed, healthy: AirMachine, groups: Group[], differe
       return {
         mean: Math.log(at[i]!) + sigma * learned.mean[which]!,
         sigma: sigma * Math.sqrt(learned.covariance[which]![which]!),
+        step: sigma,
       };
     });
     return { logSizes, machine, moves, learned, weight: Math.log(prior / grid.length) + learned.logEvidence };
@@ -167,7 +168,7 @@ function share(weighed: Weighed[], isHarmless: (tried: Tried) => boolean): void 
 /**
  * Where the air is lost. Nothing, every single fault, every pair of clogs and every clog with a leak, in every size, are held
  * against the readings (Bayes' rule); what differs between healthy machines (losses of parts, fan, shape of its curve) is
- * integrated over, in a line around each. Besides, each part's loss is estimated by weighted non-negative least squares.
+ * integrated over, in a line around each.
  * @param readings at least one
  * @param meterKPa standard uncertainty of the gauge
  * @param more.known whether the healthy fan was measured or is the usual one
@@ -193,11 +194,10 @@ export function locateBlockage(
   const leftOf = (tried: Tried) => flowLeft(tried, healthy, differences);
   share(weighed, (tried) => leftOf(tried) >= HARMLESS_FLOW_LEFT);
   const sorted = [...weighed].sort((a, b) => b.weight - a.weight);
-  const { learned } = sorted[0]!.best;
   more.progress?.(1);
   return {
     findings: sorted.map((w) => findingOf(w, leftOf(w.best))),
-    losses: lossesOf(movedBy(healthy, differences, learned.mean).fan, sections, readings, meterKPa),
+    losses: lossesOf(weighed, sections.length, differences.length),
     isMisfit: chiSquaredZ(misfit, readings.length) > MISFIT_Z,
     next: nextStation(sorted, more.stations ?? [], meterKPa),
   };
@@ -256,35 +256,31 @@ function nextStation(sorted: Weighed[], stations: Station[], meterKPa: number): 
   return best;
 }
 
-/** How far a part may be off before anything is read, as a part of its healthy loss: holds what no reading tells of. */
-const HELD = 3;
-
-/** Loss of each part as a multiple of healthy: the flow from the fan's curve, the losses from it, and again. */
-function lossesOf(fan: Fan, sections: Section[], readings: VacuumReading[], meterKPa: number) {
-  const open = readings.map((r) => ({ ...r, sigma: sigmaOf(r.kPa, meterKPa) })).filter((r) => !r.setUp.sealed);
-  let ratios = sections.map(() => 1);
-  let sigmas = sections.map(() => HELD);
-  for (let round = 0; round < 30; round++) {
-    const now = sections.map((s, i) => ({ ...s, loss: s.loss * ratios[i]! }));
-    const rows: number[][] = [];
-    const right: number[] = [];
-    for (const r of open) {
-      const { mouthLs } = workingPoint(fan, now, r.setUp);
-      rows.push(
-        sections.map((s, i) => (i >= r.setUp.from && i <= r.after ? (s.loss * mouthLs ** s.exponent) / r.sigma : 0)),
-      );
-      right.push(r.kPa / r.sigma);
+/**
+ * Loss of each part as a multiple of the usual one, with its standard uncertainty: over all explanations by their odds, the size
+ * of a clog and what differs from machine to machine together.
+ */
+function lossesOf(weighed: Weighed[], parts: number, differences: number): { ratio: number; sigma: number }[] {
+  const sums = Array.from({ length: parts }, () => ({ mean: 0, square: 0 }));
+  for (const { supposed, tried } of weighed)
+    for (const { weight, logSizes, learned } of tried) {
+      if (weight < NEGLIGIBLE) continue;
+      const { mean, covariance } = learned;
+      for (let part = 0; part < parts; part++) {
+        let log = MACHINES_DIFFER.loss * mean[part]!;
+        let variance = MACHINES_DIFFER.loss ** 2 * covariance[part]![part]!;
+        supposed.faults.forEach((fault, i) => {
+          if (fault.sort !== 'clog' || fault.section !== part) return;
+          const { mean: size, sigma, step } = logSizes[i]!;
+          log += size;
+          variance += sigma ** 2 + 2 * step * MACHINES_DIFFER.loss * covariance[differences + i]![part]!;
+        });
+        sums[part]!.mean += weight * log;
+        sums[part]!.square += weight * (variance + log ** 2);
+      }
     }
-    sections.forEach((_, i) => {
-      rows.push(sections.map((__, j) => (i === j ? 1 / HELD : 0)));
-      right.push(1 / HELD);
-    });
-    const found = nnls(rows, right);
-    const moved = Math.max(...found.x.map((x, i) => Math.abs(x - ratios[i]!)));
-    // Half steps: the flow falls when the losses rise, and full steps would swing.
-    ratios = ratios.map((x, i) => (x + found.x[i]!) / 2);
-    sigmas = found.sigma;
-    if (moved < 1e-4) break;
-  }
-  return ratios.map((ratio, i) => ({ ratio, sigma: sigmas[i]! }));
+  return sums.map(({ mean, square }) => {
+    const ratio = Math.exp(mean);
+    return { ratio, sigma: ratio * Math.sqrt(Math.max(0, square - mean ** 2)) };
+  });
 }

@@ -24,7 +24,7 @@ const between = (random: Random, low: number, high: number) => low + (high - low
 /** A healthy machine of a sort. */
 export function otherMachine(random: Random, sort: MachineSort): OtherMachine {
   const { fan, workingLs, shares } = HEALTHY[sort];
-  const usualKPa = fan.sealedKPa * 0.36;
+  const usualKPa = fan.sealedKPa * (1 - (workingLs / fan.freeLs) ** 1.45);
   return {
     sealedKPa: fan.sealedKPa * (1 + 0.05 * normal(random)),
     freeLs: fan.freeLs * (1 + 0.08 * normal(random)),

@@ -20,7 +20,7 @@ export const MACHINES_DIFFER = {
   sealed: { usual: 0.06, measured: 0.02 },
   free: { usual: 0.08, measured: 0.03 },
   /** Of a fan's curve between a line (0) and a square (1). */
-  shape: 0.25,
+  shape: 0.3,
 };
 
 /** How sure the healthy fan is: of the sort only, or measured on a twin. */

@@ -1,3 +1,4 @@
+import { chiSquaredZ } from '../stats/chiSquared';
 import { normalDensity } from '../stats/normal';
 
 /** A deep-groove ball bearing, sizes in mm. */
@@ -14,7 +15,7 @@ export interface BallBearing {
 type Line = [designation: string, bore: number, outer: number, width: number, dynamicN: number];
 
 /**
- * Sizes found in floor machines. Boundary dimensions: ISO 15, dimension series 18, 19, 10, 02 and 03; the two R sizes are of
+ * Sizes found in floor machines. Boundary dimensions: ISO 15, dimension series 18, 19, 10, 02 and 03; the R sizes are of
  * the inch series. Load ratings are typical of catalogues. All from memory.
  */
 const LINES: Line[] = [
@@ -81,8 +82,12 @@ const LINES: Line[] = [
   ['6303', 17, 47, 14, 14300],
   ['6304', 20, 52, 15, 16800],
   ['6305', 25, 62, 17, 23400],
+  ['R3', 4.762, 12.7, 4.978, 1310],
+  ['R4', 6.35, 15.875, 4.978, 1480],
+  ['R4A', 6.35, 19.05, 7.142, 2340],
   ['R6', 9.525, 22.225, 7.142, 3330],
   ['R8', 12.7, 28.575, 7.938, 5110],
+  ['R10', 15.875, 34.925, 8.733, 6000],
 ];
 
 export const BALL_BEARINGS: readonly BallBearing[] = LINES.map(([designation, boreMm, outerMm, widthMm, dynamicN]) => ({
@@ -95,8 +100,11 @@ export const BALL_BEARINGS: readonly BallBearing[] = LINES.map(([designation, bo
 
 /** Rings are made a few hundredths under their size at most; a worn seat hides as much. From memory. */
 const MADE_TO_MM = 0.01;
-/** Further off than this in any size, in uncertainties, it is none of the table. */
-const FAR = 5;
+/** Further off than one in a thousand of such readings, it is none of the table. */
+const FAR_Z = 3.09;
+const SIZES = ['boreMm', 'outerMm', 'widthMm'] as const;
+/** Makers' load ratings of one size differ by so much. From memory. */
+export const RATINGS_DIFFER = 0.15;
 
 /**
  * Which bearing three caliper readings are of, with odds: Bayes' rule with equal odds before, each size normal.
@@ -108,11 +116,11 @@ export function bearingOdds(
   sigmaMm: number,
 ): { bearing: BallBearing; probability: number }[] {
   const sigma = Math.hypot(sigmaMm, MADE_TO_MM);
-  const sizes = ['boreMm', 'outerMm', 'widthMm'] as const;
-  const near = BALL_BEARINGS.filter((b) => sizes.every((s) => Math.abs(measured[s] - b[s]) <= FAR * sigma));
+  const misfit = (b: BallBearing) => SIZES.reduce((sum, s) => sum + ((measured[s] - b[s]) / sigma) ** 2, 0);
+  const near = BALL_BEARINGS.filter((b) => chiSquaredZ(misfit(b), SIZES.length) <= FAR_Z);
   const weighed = near.map((bearing) => ({
     bearing,
-    weight: sizes.reduce((product, s) => product * normalDensity(measured[s], bearing[s], sigma), 1),
+    weight: SIZES.reduce((product, s) => product * normalDensity(measured[s], bearing[s], sigma), 1),
   }));
   const total = weighed.reduce((sum, w) => sum + w.weight, 0);
   return weighed

@@ -22,13 +22,19 @@ function crossedLengthMm({ driveMm, drivenMm, centreMm }: PulleyPair): number {
 }
 
 /**
- * A quarter turn: the shafts stand at a right angle, the belt leaves each pulley in the plane of the other. Each straight
- * run joins two tangent points in space: one end shifted by the drive's radius, the other by the driven one's, at right
- * angles to each other. Wrapped is half of each pulley (derived here; approximate where the belt bends over an edge).
+ * A quarter turn: the shafts stand at a right angle, `centreMm` apart where they come closest. It stays on when the belt leaves
+ * each pulley at a point in the plane of the other: then each run is a tangent as long as that distance, and each pulley is
+ * wrapped by half a turn and `2·atan(r/C)` more (derived here). Handbooks give `(π/2)(D+d) + √(C²+D²) + √(C²+d²)` (from memory),
+ * which is the same to a part in a thousand where the shafts are two large diameters apart.
  */
-function quarterTurnLengthMm({ driveMm, drivenMm, centreMm }: PulleyPair): number {
-  const run = Math.hypot(centreMm, driveMm / 2, drivenMm / 2);
-  return 2 * run + (Math.PI / 2) * (driveMm + drivenMm);
+function quarterTurnLengthMm(pair: PulleyPair): number {
+  const wrap = quarterTurnWraps(pair);
+  return 2 * pair.centreMm + (wrap.drive * pair.driveMm + wrap.driven * pair.drivenMm) / 2;
+}
+
+function quarterTurnWraps({ driveMm, drivenMm, centreMm }: PulleyPair): { drive: number; driven: number } {
+  const wrap = (diameterMm: number) => Math.PI + 2 * Math.atan(diameterMm / 2 / centreMm);
+  return { drive: wrap(driveMm), driven: wrap(drivenMm) };
 }
 
 /**
@@ -62,11 +68,9 @@ export function centreForLengthMm(run: BeltRun, lengthMm: number, driveMm: numbe
 }
 
 /** Angles of wrap on the drive and the driven pulley, radians. */
-export function wrapAngles(
-  run: BeltRun,
-  { driveMm, drivenMm, centreMm }: PulleyPair,
-): { drive: number; driven: number } {
-  if (run === 'quarter-turn') return { drive: Math.PI, driven: Math.PI };
+export function wrapAngles(run: BeltRun, pair: PulleyPair): { drive: number; driven: number } {
+  const { driveMm, drivenMm, centreMm } = pair;
+  if (run === 'quarter-turn') return quarterTurnWraps(pair);
   if (run === 'open') {
     const alpha = Math.asin((drivenMm - driveMm) / (2 * centreMm));
     return { drive: Math.PI - 2 * alpha, driven: Math.PI + 2 * alpha };

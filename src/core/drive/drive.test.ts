@@ -21,6 +21,37 @@ function handbookLengthMm(run: 'open' | 'crossed', { driveMm, drivenMm, centreMm
   return 2 * centreMm + (Math.PI / 2) * (drivenMm + driveMm) + across ** 2 / (4 * centreMm);
 }
 
+type Point = readonly [number, number, number];
+
+/**
+ * The path of a quarter turn, found by trying: the drive turns about x at the origin, the driven pulley about y, so set that each
+ * belt leaves in the plane of the other; where it arrives is the point from which the pulley is seen under its edge.
+ * @returns points along it, and by how much it bends where it arrives, in radians
+ */
+function quarterTurnPath({ driveMm, drivenMm, centreMm: C }: typeof pair): { points: Point[]; kinks: number[] } {
+  const [r, R] = [driveMm / 2, drivenMm / 2];
+  // Circle of the drive in x = 0, of the driven pulley in y = r about (R, r, C); angles from the point where the belt leaves.
+  const drive = (a: number): Point => [0, r * Math.cos(a), -r * Math.sin(a)];
+  const driven = (a: number): Point => [R - R * Math.cos(a), r, C + R * Math.sin(a)];
+  /** The angle, walked back from where it leaves, at which a straight run from a point comes in along the rim. */
+  const arrival = (circle: (a: number) => Point, from: Point) => {
+    let best = { a: 0, kink: Infinity };
+    for (let a = 2; a < 2 * Math.PI - 0.05; a += 2e-4) {
+      const [p, q] = [circle(a), circle(a - 1e-5)];
+      const run = p.map((x, i) => x - from[i]!);
+      const rim = q.map((x, i) => x - p[i]!);
+      const dot = run.reduce((sum, x, i) => sum + x * rim[i]!, 0);
+      const kink = Math.acos(Math.min(1, dot / Math.hypot(...run) / Math.hypot(...rim)));
+      if (kink < best.kink) best = { a, kink };
+    }
+    return best;
+  };
+  const [onDriven, onDrive] = [arrival(driven, drive(0)), arrival(drive, driven(0))];
+  const arc = (circle: (a: number) => Point, from: number) =>
+    Array.from({ length: 1001 }, (_, i) => circle(from * (1 - i / 1000)));
+  return { points: [...arc(driven, onDriven.a), ...arc(drive, onDrive.a)], kinks: [onDriven.kink, onDrive.kink] };
+}
+
 describe('belt length', () => {
   // The project's own check values, derived independently; the approximation is in any machine-design handbook.
   test('check values: 382.989 mm open, 386.199 mm crossed, 382.988 mm by the handbook', () => {
@@ -34,16 +65,33 @@ describe('belt length', () => {
     expect(beltLengthMm('open', { driveMm: 20, drivenMm: 20, centreMm: 100 })).toBeCloseTo(200 + 20 * Math.PI, 9);
   });
 
-  test('against a path measured in small straight pieces', () => {
-    // A quarter turn: half a circle on each pulley and two straight lines between tangent points in space.
-    const { driveMm: d, drivenMm: D, centreMm: c } = pair;
-    const arc = (radius: number) => {
-      let sum = 0;
-      for (let i = 0; i < 2000; i++) sum += 2 * radius * Math.sin(Math.PI / 4000);
-      return sum;
-    };
-    const straight = Math.sqrt(c * c + (d / 2) ** 2 + (D / 2) ** 2);
-    expect(beltLengthMm('quarter-turn', pair)).toBeCloseTo(2 * straight + arc(d / 2) + arc(D / 2), 3);
+  test('a quarter turn against its path in space, walked in small straight pieces', () => {
+    fc.assert(
+      fc.property(geometry, (g) => {
+        const { points, kinks } = quarterTurnPath(g);
+        let walked = 0;
+        points.forEach((p, i) => {
+          const q = points[(i + 1) % points.length]!;
+          walked += Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]);
+        });
+        // Where the belt arrives it does not bend: that is what keeps it on.
+        for (const kink of kinks) expect(kink).toBeLessThan(0.01);
+        expect(beltLengthMm('quarter-turn', g) / walked).toBeCloseTo(1, 5);
+      }),
+      { seed: 9, numRuns: 12 },
+    );
+  });
+
+  // Any machine-design handbook, from memory: shafts well apart.
+  test('a quarter turn against the handbook’s approximation', () => {
+    for (const [d, D, C] of [
+      [12, 40, 150],
+      [20, 60, 300],
+      [10, 30, 100],
+    ] as const) {
+      const handbook = (Math.PI / 2) * (D + d) + Math.hypot(C, D) + Math.hypot(C, d);
+      expect(beltLengthMm('quarter-turn', { driveMm: d, drivenMm: D, centreMm: C }) / handbook).toBeCloseTo(1, 3);
+    }
   });
 
   test.each(runs)('%s: the centre distance gives the length back, and the pulleys may be exchanged', (run) => {
@@ -53,6 +101,7 @@ describe('belt length', () => {
         expect(centreForLengthMm(run, length, g.driveMm, g.drivenMm)).toBeCloseTo(g.centreMm, 5);
         expect(beltLengthMm(run, { ...g, driveMm: g.drivenMm, drivenMm: g.driveMm })).toBeCloseTo(length, 9);
         expect(length).toBeGreaterThan(2 * g.centreMm);
+        expect(Math.min(...Object.values(wrapAngles(run, g)))).toBeGreaterThan(0);
       }),
       { seed: 5 },
     );
@@ -95,7 +144,9 @@ describe('a flat belt pulls', () => {
   // Euler's belt equation: T1/T2 = e^{μφ} with T1 + T2 = 2T.
   test('until it slips, with the ratio of tensions that Euler gives', () => {
     const [t, r, wrap, mu] = [10, 6, 2.95, 0.6];
-    const torque = slipTorqueNm(t, 2 * r, wrap, mu);
+    const torque = slipTorqueNm(t, 2 * r, { drive: wrap, driven: wrap + 0.4 }, mu);
+    // Whichever pulley is wrapped less gives way.
+    expect(slipTorqueNm(t, 2 * r, { drive: wrap + 0.4, driven: wrap }, mu)).toBe(torque);
     const half = torque / (r / 1000) / 2;
     expect((t + half) / (t - half)).toBeCloseTo(Math.exp(mu * wrap), 9);
   });
@@ -163,6 +214,25 @@ describe('ball bearings', () => {
     expect(rough.map((r) => r.bearing.designation)).toEqual(expect.arrayContaining(['608', '628']));
     expect(rough.reduce((s, r) => s + r.probability, 0)).toBeCloseTo(1, 12);
     expect(bearingOdds({ boreMm: 8, outerMm: 60, widthMm: 7 }, 0.05)).toEqual([]);
+  });
+
+  // Sizes of the inch series in sixty-fourths, from memory: bore and outer of R3, R4, R4A, R8, R10.
+  test.each([
+    ['R3', 12 / 64, 32 / 64],
+    ['R4', 16 / 64, 40 / 64],
+    ['R4A', 16 / 64, 48 / 64],
+    ['R6', 24 / 64, 56 / 64],
+    ['R8', 32 / 64, 72 / 64],
+    ['R10', 40 / 64, 88 / 64],
+  ])('%s is %f × %f inch', (designation, bore, outer) => {
+    const b = BALL_BEARINGS.find((one) => one.designation === designation)!;
+    expect(b.boreMm).toBeCloseTo(bore * 25.4, 2);
+    expect(b.outerMm).toBeCloseTo(outer * 25.4, 2);
+  });
+
+  test('a bearing that is a quarter of a millimetre off in all three sizes is nothing standard; worn rings still are', () => {
+    expect(bearingOdds({ boreMm: 8.24, outerMm: 22.24, widthMm: 7.24 }, 0.05)).toEqual([]);
+    expect(bearingOdds({ boreMm: 8.1, outerMm: 21.9, widthMm: 6.95 }, 0.05)[0]!.bearing.designation).toBe('608');
   });
 
   // Arithmetic of ISO 281: C 1730 N, P 60 N, 4000 rpm.

@@ -26,10 +26,17 @@ export function shaftLoadN(tension: number, wrap: number): number {
 }
 
 /**
- * The most torque that the pulley passes before the belt slips, N·m: Euler's belt equation with both tensions changing by
- * the same amount about the tension at rest, `2·T·r·(e^{μφ} − 1)/(e^{μφ} + 1)`. Any machine-design handbook.
+ * The most torque on the drive shaft before the belt slips on either pulley, N·m: Euler's belt equation with both tensions
+ * changing by the same amount about the tension at rest, `2·T·r·(e^{μφ} − 1)/(e^{μφ} + 1)`. Any machine-design handbook.
+ * @param pulleyMm diameter of the drive pulley on the belt's neutral line
+ * @param wraps angles of wrap, radians: the belt slips first on the pulley that it wraps least
  */
-export function slipTorqueNm(tension: number, pulleyMm: number, wrap: number, friction: number): number {
-  const grip = Math.exp(friction * wrap);
+export function slipTorqueNm(
+  tension: number,
+  pulleyMm: number,
+  wraps: { drive: number; driven: number },
+  friction: number,
+): number {
+  const grip = Math.exp(friction * Math.min(wraps.drive, wraps.driven));
   return ((2 * tension * (grip - 1)) / (grip + 1)) * (pulleyMm / 2000);
 }

@@ -7,7 +7,7 @@ export interface ToothPitch {
 }
 
 /**
- * Standard pitches, mm. Trapezoidal inch series: ISO 5296. T and AT: ISO 17396. Curvilinear 2, 3, 5: makers' common series;
+ * Standard pitches, mm. Trapezoidal inch series: ISO 5296; 40 DP (0.0816 in) and 1/8 in are older ones beside it. T and AT: ISO 17396. Curvilinear 2, 3, 5: makers' common series;
  * 8 and 14: ISO 13050. All from memory.
  */
 export const TOOTH_PITCHES: readonly ToothPitch[] = [
@@ -15,9 +15,13 @@ export const TOOTH_PITCHES: readonly ToothPitch[] = [
   { id: 'XL', pitchMm: 5.08, profile: 'trapezoidal' },
   { id: 'L', pitchMm: 9.525, profile: 'trapezoidal' },
   { id: 'H', pitchMm: 12.7, profile: 'trapezoidal' },
+  { id: 'XH', pitchMm: 22.225, profile: 'trapezoidal' },
+  { id: '40 DP', pitchMm: 2.073, profile: 'trapezoidal' },
+  { id: '1/8 in', pitchMm: 3.175, profile: 'trapezoidal' },
   { id: 'T2.5', pitchMm: 2.5, profile: 'trapezoidal' },
   { id: 'T5 or AT5', pitchMm: 5, profile: 'trapezoidal' },
   { id: 'T10 or AT10', pitchMm: 10, profile: 'trapezoidal' },
+  { id: 'T20 or AT20', pitchMm: 20, profile: 'trapezoidal' },
   { id: 'curvilinear 2 mm', pitchMm: 2, profile: 'curvilinear' },
   { id: 'curvilinear 3 mm', pitchMm: 3, profile: 'curvilinear' },
   { id: 'curvilinear 5 mm', pitchMm: 5, profile: 'curvilinear' },

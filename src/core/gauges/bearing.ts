@@ -1,4 +1,4 @@
-import { bearingOdds, ratingLifeHours } from '../drive/ballBearings';
+import { bearingOdds, ratingLifeHours, RATINGS_DIFFER } from '../drive/ballBearings';
 import { choice, quantity } from './fields';
 import { gauge, type Figure, type GaugeAnswer, type Note } from './gauge';
 
@@ -28,7 +28,7 @@ export const bearing = gauge({
   id: 'bearing',
   label: 'Bearing',
   purpose: 'Which bearing it is from three caliper readings, how long it lives under the belt, keep or replace.',
-  version: 1,
+  version: 2,
   fields,
   formulas: [
     {
@@ -84,7 +84,7 @@ export const bearing = gauge({
     ];
     if (!first)
       return {
-        says: `${verdict}. No bearing of the table has these sizes: measure again, at three places.`,
+        says: `${verdict}. These sizes are nothing standard of the table: measure again, at three places.`,
         tone: 'doubt',
         figures,
         notes,
@@ -103,13 +103,18 @@ export const bearing = gauge({
     if (v.load !== undefined && v.speed !== undefined) {
       const hours = ratingLifeHours(b.dynamicN, v.load, v.speed);
       figures.push(
-        { label: 'Load rating C', value: b.dynamicN, quantity: 'force', remark: 'typical' },
         {
-          label: 'Rating life',
-          value: hours,
+          label: 'Load rating C',
+          value: b.dynamicN,
+          quantity: 'force',
+          remark: 'typical; makers differ by 15 %',
+        },
+        { label: 'Rating life', value: hours, quantity: 'duration', remark: 'nine of ten, clean and greased' },
+        {
+          label: 'Rating life, weakest maker',
+          value: hours * (1 - RATINGS_DIFFER) ** 3,
           quantity: 'duration',
-          plusMinus: hours * 0.45,
-          remark: 'nine of ten, clean and greased',
+          remark: `strongest ${Math.round(hours * (1 + RATINGS_DIFFER) ** 3)} h`,
         },
       );
       if (v.load > b.dynamicN / 2)

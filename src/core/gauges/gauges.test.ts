@@ -109,7 +109,36 @@ describe('belt', () => {
     expect(longer('368 mm').tone).toBe('bad');
     expect(longer('363 mm').tone).toBe('doubt');
     expect(longer('355 mm').tone).toBe('good');
-    expect(figure(longer('368 mm'), 'Length on the pulleys')).toBeCloseTo(382.989, 3);
+    // 382.989 mm on the pulleys' own diameters (the check value), and π times the thickness more on the belt's middle line.
+    const middle = figure(longer('368 mm'), 'Length on the pulleys')!;
+    expect(middle).toBeCloseTo(382.989 + 2 * Math.PI, 2);
+    const wrong = longer('345 mm');
+    expect(wrong.tone).toBe('bad');
+    expect(wrong.says).toMatch(/shorter than the new one/);
+    expect(wrong.feeds!.finding).not.toMatchObject({ check: 'belt-against-new' });
+  });
+  test('old against new asks for two lengths and no more', () => {
+    const raw = { sort: 'compare', newLength: '355 mm', wornLength: '368 mm' };
+    expect(answerOf('belt', raw)).toMatchObject({ tone: 'bad', feeds: { finding: { check: 'belt-against-new' } } });
+    expect(problemsOf('belt', { sort: 'compare', newLength: '355 mm' })).toEqual(['wornLength']);
+  });
+  test('the roll of a healthy machine is not called faster than its motor: speeds are those of the belt’s middle line', () => {
+    const { figures, notes } = answerOf('belt', exampleOf('belt', { rollRpm: '3900' }));
+    expect(figures.find((f) => f.label === 'Roll speed without slip')!.value).toBeCloseTo((12_000 * 14) / 42, 9);
+    expect(figures.find((f) => f.label === 'Slip')!.value).toBeCloseTo(2.5, 6);
+    expect(JSON.stringify(notes)).not.toMatch(/outrun/);
+  });
+  test('a belt without pull is not the one that is looked for in the list, nor called fitting', () => {
+    const loose = answerOf('belt', exampleOf('belt', { newLength: '395 mm', wornLength: '' }));
+    expect(loose.says).toMatch(/^The new belt hangs loose on these pulleys\. A belt of 360 mm/);
+    expect(loose.tone).toBe('bad');
+    const length = (a: typeof loose) => a.feeds!.part!.sizes.find((size) => size.name === 'length')!;
+    expect(length(loose).mm).toBeCloseTo(figure(loose, 'Free length wanted')!, 9);
+    const tight = answerOf('belt', exampleOf('belt', { newLength: '300 mm', wornLength: '' }));
+    expect(tight.says).toMatch(/too short for these pulleys: 30 % of stretch/);
+    const good = answerOf('belt', exampleOf('belt', { newLength: '360 mm', wornLength: '' }));
+    expect(good.tone).toBe('plain');
+    expect(length(good)).toMatchObject({ mm: 360, sigmaMm: 1 });
   });
   test('inches and millimetres say the same', () => {
     const mm = answerOf('belt', exampleOf('belt', { centre: '152.4 mm', drive: '12.7 mm', driven: '38.1 mm' }));
@@ -119,8 +148,8 @@ describe('belt', () => {
   test('an inch shop reads inches within the sentences too', () => {
     const raw = exampleOf('belt', { newLength: '', wornLength: '' });
     const said = (units: 'metric' | 'inch') => reckon(gaugeById('belt')!, raw, { ...around, units }).answer!.says;
-    expect(said('metric')).toBe('A belt of 355 mm free length fits.');
-    expect(said('inch')).toBe('A belt of 14 in free length fits.');
+    expect(said('metric')).toBe('A belt of 360 mm free length fits.');
+    expect(said('inch')).toBe('A belt of 14.2 in free length fits.');
   });
   test('its pull goes into the bearing’s life', () => {
     const a = answerOf('belt', exampleOf('belt'));
@@ -158,14 +187,40 @@ describe('roll', () => {
     expect(calm > '2026-11-01').toBe(true);
     expect(Math.abs(Date.parse(wild.feeds!.plan!.dueOn) - Date.parse(calm)) / 86_400_000).toBeLessThan(60);
   });
-  test('bristles that do not wear have no date', () => {
-    expect(answerOf('roll', exampleOf('roll', { readings: '2026-01-01 8 mm\n2026-05-01 8 mm' })).feeds).toBeUndefined();
-    expect(problemsOf('roll', exampleOf('roll', { readings: '2026-01-01 8 mm\n2026-01-01 7 mm' }))).toEqual([
-      'readings',
-    ]);
-    expect(problemsOf('roll', exampleOf('roll', { readings: 'yesterday 8 mm\n2026-01-01 7 mm' }))).toEqual([
-      'readings',
-    ]);
+  test('bristles that do not wear have no date, and nearly equal readings none either', () => {
+    for (const readings of ['2026-01-01 8 mm\n2026-05-01 8 mm', '2026-01-01 8.0001 mm\n2026-05-01 8 mm']) {
+      const { feeds, says } = answerOf('roll', exampleOf('roll', { readings }));
+      expect(says).toMatch(/no day can be told/);
+      expect(feeds!.plan).toBeUndefined();
+    }
+  });
+  test('one day is enough to say what to do now', () => {
+    const now = (standOut: string, more: RawValues = {}) =>
+      answerOf('roll', exampleOf('roll', { readings: `2026-01-01 ${standOut}`, ...more })).says;
+    expect(now('8 mm')).toMatch(/^It reaches/);
+    expect(now('6 mm')).toBe('Turn the cam a step now.');
+    expect(now('4.5 mm')).toBe('Turn the cam 2 steps now.');
+    expect(now('6 mm', { steps: '0' })).toMatch(/^The roll is done/);
+    expect(now('3.9 mm')).toMatch(/^The roll is done/);
+  });
+  test('lines may come in any order; what is read last is the latest day', () => {
+    const lines = (exampleOf('roll')['readings'] as string).split('\n');
+    const mixed = answerOf(
+      'roll',
+      exampleOf('roll', { readings: [lines[2], lines[0], lines[3], lines[1]].join('\n') }),
+    );
+    expect(mixed.feeds).toEqual(answerOf('roll', exampleOf('roll')).feeds);
+    expect(mixed.feeds!.finding!.value).toBe(7);
+  });
+  test.each([
+    ['yesterday 8 mm\n2026-01-01 7 mm', 'no day'],
+    ['2026-02-30 8 mm\n2026-01-01 7 mm', 'the 30th of February'],
+    ['2026-13-01 8 mm\n2026-01-01 7 mm', 'a thirteenth month'],
+    ['2099-01-01 8 mm\n2026-01-01 7 mm', 'a day to come'],
+    ['2026-01-01 -8 mm\n2026-03-01 7 mm', 'less than nothing'],
+    ['2026-01-01', 'no number'],
+  ])('%s is refused at its field: %s', (readings) => {
+    expect(problemsOf('roll', exampleOf('roll', { readings }))).toEqual(['readings']);
   });
 });
 
@@ -445,13 +500,35 @@ describe('drying, by what the scale can see', () => {
 describe('shims, scrubber, drying', () => {
   test('both wishes met, or the nearest miss with the washer that would do it', () => {
     expect(answerOf('shims', exampleOf('shims')).tone).toBe('good');
-    const miss = answerOf('shims', exampleOf('shims', { washers: '1 mm × 1' }));
+    const miss = answerOf('shims', exampleOf('shims', { washers: '0.7 mm × 1' }));
     expect(miss.says).toMatch(/^Nearest miss/);
+    expect(miss.notes![0]!.text).toBe(
+      'One washer more would do it, at the commutator’s end: 0.7 mm to 0.85 mm, beside 0.7 mm at the fan’s and none at the commutator’s end.',
+    );
+    const never = answerOf(
+      'shims',
+      exampleOf('shims', { washers: '1 mm × 1', floatLeast: '1.6 mm', floatMost: '1.62 mm' }),
+    );
+    expect(never.notes![0]!.text).toMatch(/^No single washer/);
     expect(problemsOf('shims', exampleOf('shims', { floatMost: '0.01 mm' }))).toEqual(['floatMost']);
   });
   test('the deck pressure is to be lowered', () => {
     expect(answerOf('scrubber', exampleOf('scrubber')).notes!.some((n) => /Lower the deck/.test(n.text))).toBe(true);
-    expect(problemsOf('scrubber', exampleOf('scrubber', { edgesUsed: '9' }))).toEqual(['edgesUsed']);
+  });
+  test('blades wear together: the squeegee lasts as long as the first of them, and a done edge is to be turned', () => {
+    const of = (blades: string) => answerOf('scrubber', exampleOf('scrubber', { blades }));
+    // Edge 2 has 30 of 50 hours left and two more edges; edge 3 has 30 left and one more.
+    expect(figure(of('front; 2; 20 h\nrear; 3; 20 h'), 'Squeegee lasts')).toBe(80);
+    expect(figure(of('front; 2; 20 h'), 'Squeegee lasts')).toBe(130);
+    expect(figure(of('front; 1'), 'Squeegee lasts')).toBe(200);
+    const due = of('front; 2; 55\nrear; 4; 60 h');
+    expect(due.notes!.map((n) => n.text)).toEqual(
+      expect.arrayContaining([
+        expect.stringMatching(/^front: edge 2 .* turn it to edge 3/),
+        expect.stringMatching(/^rear: no edge/),
+      ]),
+    );
+    expect(problemsOf('scrubber', exampleOf('scrubber', { blades: 'front; 5' }))).toEqual(['blades']);
   });
   test('weighings past midnight go on', () => {
     const a = answerOf(

@@ -83,18 +83,25 @@ function readCount(raw: unknown, min: number, max: number): ReadField {
   return value >= min && value <= max ? { value, readAs: '' } : { problem: `A whole number from ${min} to ${max}.` };
 }
 
+/** A calendar day as milliseconds since 1970, or not a number: the 30th of February is none, whatever a clock makes of it. */
+function dayAt(text: string): number {
+  const at = /^\d{4}-\d\d-\d\d$/.test(text) ? Date.parse(`${text}T00:00:00Z`) : NaN;
+  return !Number.isNaN(at) && new Date(at).toISOString().startsWith(text) ? at : NaN;
+}
+
 const CLOCK = /^(?:(\d{4}-\d\d-\d\d)[T ])?(\d{1,2}):(\d\d)$/;
 
 /** A cell of a line. Days and clock times become milliseconds; a clock time without a day is one of 1970-01-01. */
 function readCell(column: Column, raw: string): { value: number | string } | { problem: string } {
   if (column.is === 'text') return { value: raw };
   if (column.is === 'date') {
-    const at = /^\d{4}-\d\d-\d\d$/.test(raw) ? Date.parse(`${raw}T00:00:00Z`) : NaN;
+    const at = dayAt(raw);
     return Number.isNaN(at) ? { problem: `${column.label}: a day such as 2026-03-14.` } : { value: at };
   }
   if (column.is === 'clock') {
     const match = CLOCK.exec(raw);
-    const at = match ? Date.parse(`${match[1] ?? '1970-01-01'}T${match[2]!.padStart(2, '0')}:${match[3]}:00Z`) : NaN;
+    const time = match ? Date.parse(`1970-01-01T${match[2]!.padStart(2, '0')}:${match[3]}:00Z`) : NaN;
+    const at = time + dayAt(match?.[1] ?? '1970-01-01');
     return Number.isNaN(at) ? { problem: `${column.label}: a time such as 14:30.` } : { value: at };
   }
   const { min = -Infinity, max = Infinity } = column;

@@ -7,12 +7,14 @@ const DAY_MS = 86_400_000;
 const dayText = (day: number) => new Date(day * DAY_MS).toISOString().slice(0, 10);
 /** Beyond this a forecast is a guess. */
 const FAR_DAYS = 3 * 365;
+/** Beyond this no day is named: nobody keeps a roll so long. */
+const NEVER_DAYS = 15 * 365;
 
 const fields = {
   readings: rows(
     'Bristle stand-out, day by day',
     { day: { label: 'Day', is: 'date' }, standOut: { label: 'Stand-out', is: 'length', min: 0, max: 40 } },
-    [2, 60],
+    [1, 60],
     { hint: 'a line each: 2026-03-14 8.5 mm' },
   ),
   reach: quantity('length', 'Stand-out that still reaches, this cam step', [0, 40], {
@@ -27,7 +29,7 @@ export const roll = gauge({
   id: 'roll',
   label: 'Roll',
   purpose: 'How fast the bristles wear, when to turn the cam a step, when the roll is done.',
-  version: 1,
+  version: 2,
   fields,
   formulas: [
     {
@@ -53,10 +55,15 @@ export const roll = gauge({
     worn: '4 mm',
   },
   reckon(v, { today }): GaugeAnswer {
-    const readings = v.readings.map((r) => ({ day: r.day / DAY_MS, standOutMm: r.standOut }));
-    if (new Set(readings.map((r) => r.day)).size < 2) refuse('readings', 'Readings of two different days are needed.');
-    const wear = bristleWear(readings);
     const now = Date.parse(`${today}T00:00:00Z`) / DAY_MS;
+    const readings = v.readings
+      .map((r) => ({ day: r.day / DAY_MS, standOutMm: r.standOut }))
+      .sort((a, b) => a.day - b.day);
+    const last = readings.at(-1)!;
+    if (last.day > now) refuse('readings', `${dayText(last.day)} is still to come.`);
+    const finding = { check: 'bristle-height', value: last.standOutMm, unit: 'mm' };
+    if (readings[0]!.day === last.day) return byOne(last.standOutMm, v, finding);
+    const wear = bristleWear(readings);
     const figures: Figure[] = [
       {
         label: 'Wear in 100 days',
@@ -64,13 +71,15 @@ export const roll = gauge({
         quantity: 'length',
         plusMinus: (100 * (wear.highMm - wear.lowMm)) / 3.92,
       },
-      { label: 'Stand-out today, by the line', value: wear.at(now), quantity: 'length' },
+      { label: 'Stand-out today, by the line', value: Math.max(0, wear.at(now)), quantity: 'length' },
     ];
     const points = readings.map((r): [number, number] => [r.day * DAY_MS, r.standOutMm]);
-    if (wear.perDayMm <= 0)
+    const days = dayAtStandOut(wear, Math.max(v.worn, v.reach - v.step * v.steps));
+    if (days === null || days - now > NEVER_DAYS) {
+      const { says, tone } = byOne(last.standOutMm, v, finding);
       return {
-        says: 'No wear can be seen in these readings.',
-        tone: 'good',
+        says: tone === 'good' ? 'Hardly any wear can be seen in these readings: no day can be told.' : says,
+        tone,
         figures,
         notes: [
           {
@@ -78,7 +87,9 @@ export const roll = gauge({
             text: 'Nothing can be forecast from bristles that do not wear: measure at the same place each time.',
           },
         ],
+        feeds: { finding },
       };
+    }
     const end = Math.max(v.worn, v.reach - v.step * v.steps);
     const stepDay = v.steps > 0 && v.step > 0 ? dayAtStandOut(wear, Math.max(v.reach, v.worn)) : null;
     const doneDay = dayAtStandOut(wear, end)!;
@@ -101,7 +112,7 @@ export const roll = gauge({
     });
     const due = stepDay !== null && stepDay < doneDay ? stepDay : null;
     const first = Math.min(...points.map((p) => p[0]));
-    const last = doneDay * DAY_MS;
+    const until = Math.max(doneDay, last.day + 1) * DAY_MS;
     return {
       says:
         doneDay <= now
@@ -122,18 +133,37 @@ export const roll = gauge({
             {
               name: 'by the line',
               as: 'line',
-              points: [first, last].map((x): [number, number] => [x, wear.at(x / DAY_MS)]),
+              points: [first, until].map((x): [number, number] => [x, wear.at(x / DAY_MS)]),
             },
             { name: 'measured', as: 'points', points },
-            { name: 'still reaches', as: 'limit', points: [first, last].map((x): [number, number] => [x, v.reach]) },
-            { name: 'replace', as: 'limit', points: [first, last].map((x): [number, number] => [x, v.worn]) },
+            { name: 'still reaches', as: 'limit', points: [first, until].map((x): [number, number] => [x, v.reach]) },
+            { name: 'replace', as: 'limit', points: [first, until].map((x): [number, number] => [x, v.worn]) },
           ],
         },
       ],
       feeds: {
-        finding: { check: 'bristle-height', value: readings.at(-1)!.standOutMm, unit: 'mm' },
+        finding,
         plan: { item: 'bristles', dueOn: dayText(Math.max(now, due ?? doneDay)) },
       },
     };
   },
 });
+
+/** What the bristles say as they stand now, without a line through the days. */
+function byOne(
+  standOutMm: number,
+  v: { reach: number; step: number; steps: number; worn: number },
+  finding: NonNullable<NonNullable<GaugeAnswer['feeds']>['finding']>,
+): GaugeAnswer {
+  const canStep = v.steps > 0 && v.step > 0;
+  const reaches = standOutMm >= v.reach;
+  // Steps that are needed at once, so that it reaches again.
+  const needed = reaches ? 0 : Math.ceil((v.reach - standOutMm) / v.step - 1e-9);
+  const answer =
+    standOutMm < v.worn || (!reaches && (!canStep || needed > v.steps))
+      ? { says: 'The roll is done: replace it.', tone: 'bad' as const }
+      : reaches
+        ? { says: 'It reaches: measure again after some weeks, and the wear can be told.', tone: 'good' as const }
+        : { says: `Turn the cam ${needed === 1 ? 'a step' : `${needed} steps`} now.`, tone: 'doubt' as const };
+  return { ...answer, figures: [], feeds: { finding } };
+}

@@ -1,6 +1,6 @@
-import { concentrateL, coverageM2h, edgesLeft, tankHours } from '../scrubber/scrubber';
+import { bladeHoursLeft, concentrateL, coverageM2h, EDGES, tankHours } from '../scrubber/scrubber';
 import { shownIn } from '../units/unitSystem';
-import { choice, count, quantity } from './fields';
+import { choice, count, quantity, rows } from './fields';
 import { gauge, type GaugeAnswer, type Note } from './gauge';
 import { refuse } from './readFields';
 
@@ -18,8 +18,16 @@ const fields = {
   flow: quantity('flow', 'Solution flow', [0.001, 1], { unit: 'L/min', hint: 'as on the plate' }),
   picked: quantity('percent', 'Picked up again', [10, 100], { hint: '90 % on a dry, smooth floor' }),
   parts: count('Dilution, 1 part to', [1, 1000], { hint: 'of water, as on the label' }),
-  blades: count('Squeegee blades', [1, 8]),
-  edgesUsed: count('Edges used up', [0, 32]),
+  blades: rows(
+    'Squeegee blades',
+    {
+      blade: { label: 'Blade', is: 'text' },
+      edge: { label: 'Edge in use', is: 'count', min: 1, max: EDGES },
+      hours: { label: 'Hours on it', is: 'duration', min: 0, max: 2000, unit: 'h', otherwise: 0 },
+    },
+    [1, 8],
+    { hint: 'a line each: front; 2; 30 h' },
+  ),
   edgeHours: quantity('duration', 'Hours an edge lasts', [1, 2000]),
   pressure: choice('Deck pressure', { lowest: 'Lowest step', middle: 'Middle', highest: 'Highest' }),
 };
@@ -27,8 +35,9 @@ const fields = {
 export const scrubber = gauge({
   id: 'scrubber',
   label: 'Scrubber',
-  purpose: 'How much floor in an hour, how long the tanks last, how much concentrate, which blade edges are left.',
-  version: 1,
+  purpose:
+    'How much floor in an hour, how long the tanks last, how much concentrate, which blade edges are left, blade by blade.',
+  version: 2,
   fields,
   formulas: [
     {
@@ -38,7 +47,7 @@ export const scrubber = gauge({
     { text: 'Endurance = tank / flow; the recovery tank fills with what is picked up.', source: 'Arithmetic.' },
     { text: 'Concentrate = tank / (parts + 1).', source: 'Definition of 1 : n.' },
     {
-      text: 'A blade has four edges, turned before it is replaced. Deck pressure stays at its lowest step.',
+      text: 'A blade has four edges, turned before it is replaced; blades wear together, so the squeegee lasts as long as the first of them. Deck pressure stays at its lowest step.',
       source: 'Common practice, no source.',
     },
   ],
@@ -55,21 +64,21 @@ export const scrubber = gauge({
     flow: '2.4 L/min',
     picked: '90',
     parts: '64',
-    blades: '2',
-    edgesUsed: '3',
+    blades: 'front; 2; 20 h\nrear; 3; 20 h',
     edgeHours: '50 h',
     pressure: 'middle',
   },
   reckon(v, { units = 'metric' }): GaugeAnswer {
     if (v.overlap >= v.width) refuse('overlap', 'Less than the width.');
-    if (v.edgesUsed > 4 * v.blades) refuse('edgesUsed', `At most ${4 * v.blades}: four to a blade.`);
     const coverage = coverageM2h(v.width, v.overlap, v.pace, v.share / 100);
     const flowLMin = v.flow * 60;
     const solution = tankHours(v.tank, flowLMin);
     const recovery = tankHours(v.recovery, (flowLMin * v.picked) / 100);
     // The tanks run only while it cleans.
     const endurance = Math.min(solution, recovery) / (v.share / 100);
-    const left = edgesLeft(v.blades, v.edgesUsed);
+    const blades = v.blades.map((b) => ({ ...b, left: bladeHoursLeft(b.edge, b.hours, v.edgeHours) }));
+    const shortest = blades.reduce((a, b) => (b.left < a.left ? b : a));
+    const due = blades.filter((b) => b.hours >= v.edgeHours);
     const notes: Note[] = [];
     if (recovery < solution)
       notes.push({
@@ -81,10 +90,13 @@ export const scrubber = gauge({
         sort: 'advice',
         text: 'Lower the deck pressure: more crushes the bristles, slips the belt and kills bearings. The lowest step cleans a floor that is cleaned daily.',
       });
-    if (left === 0)
+    for (const { blade, edge } of due)
       notes.push({
         sort: 'advice',
-        text: 'No edge is left: new blades, grooves out on the outer and in on the inner ones.',
+        text:
+          edge === EDGES
+            ? `${blade}: no edge is left. A new blade, grooves out on the outer and in on the inner one.`
+            : `${blade}: edge ${edge} has done its hours, turn it to edge ${edge + 1}.`,
       });
     notes.push({
       sort: 'caution',
@@ -93,7 +105,7 @@ export const scrubber = gauge({
     const fills = v.floor === undefined ? null : v.floor / (coverage * endurance);
     return {
       says: `${shownIn('area', coverage, units)} an hour, ${endurance < 1 ? `${(60 * endurance).toFixed(0)} min` : `${endurance.toFixed(1)} h`} to a filling.`,
-      tone: left === 0 || v.pressure !== 'lowest' ? 'doubt' : 'plain',
+      tone: due.length > 0 || v.pressure !== 'lowest' ? 'doubt' : 'plain',
       figures: [
         { label: 'Floor in an hour', value: coverage, quantity: 'area' },
         { label: 'Floor to a filling', value: coverage * endurance, quantity: 'area' },
@@ -115,8 +127,18 @@ export const scrubber = gauge({
                 remark: `${Math.ceil(fills! - 1e-9)} filling${fills! > 1 ? 's' : ''}`,
               },
             ]),
-        { label: 'Edges left', value: left, quantity: 'number', remark: `of ${4 * v.blades}` },
-        { label: 'Blades last', value: left * v.edgeHours, quantity: 'duration', remark: 'running' },
+        ...blades.map((b) => ({
+          label: `${b.blade}: edges left`,
+          value: EDGES - b.edge,
+          quantity: 'number' as const,
+          remark: `beside edge ${b.edge} in use`,
+        })),
+        {
+          label: 'Squeegee lasts',
+          value: shortest.left,
+          quantity: 'duration',
+          remark: `running, until ${shortest.blade} is done`,
+        },
       ],
       notes,
     };

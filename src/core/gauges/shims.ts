@@ -1,4 +1,4 @@
-import { shimStacks, type ShimStacks } from '../motor/shimStacks';
+import { missingWasher, shimStacks, type ShimStacks, type ShimWish, type WantedWasher } from '../motor/shimStacks';
 import { shownIn } from '../units/unitSystem';
 import { quantity, rows } from './fields';
 import { gauge, type GaugeAnswer } from './gauge';
@@ -26,7 +26,7 @@ export const shims = gauge({
   id: 'shims',
   label: 'Shims',
   purpose: 'Which washers go at which end for the right float and the right stand-off of the fan.',
-  version: 1,
+  version: 2,
   heavy: true,
   fields,
   formulas: [
@@ -52,18 +52,14 @@ export const shims = gauge({
     const size = (x: number) => shownIn('length', x, units);
     if (v.floatLeast > v.floatMost) refuse('floatMost', 'Not less than the least.');
     if (v.standOffLeast > v.standOffMost) refuse('standOffMost', 'Not less than the least.');
-    const stacks = search(() =>
-      shimStacks(
-        v.washers.map((w) => ({ thicknessMm: w.thickness, count: w.count })),
-        {
-          gapMm: v.gap,
-          floatMm: [v.floatLeast, v.floatMost],
-          standOffMm: v.standOff,
-          standOffWantedMm: [v.standOffLeast, v.standOffMost],
-        },
-        progress,
-      ),
-    );
+    const washers = v.washers.map((w) => ({ thicknessMm: w.thickness, count: w.count }));
+    const wish: ShimWish = {
+      gapMm: v.gap,
+      floatMm: [v.floatLeast, v.floatMost],
+      standOffMm: v.standOff,
+      standOffWantedMm: [v.standOffLeast, v.standOffMost],
+    };
+    const stacks = search(() => shimStacks(washers, wish, progress));
     const listed = (s: number[]) => (s.length === 0 ? 'none' : s.map(size).join(' + '));
     const met = stacks.missMm === 0;
     const why = [
@@ -99,9 +95,7 @@ export const shims = gauge({
         },
       ],
       notes: [
-        ...(met
-          ? []
-          : [{ sort: 'advice' as const, text: `Another washer of ${size(stacks.missMm)} more or less would do it.` }]),
+        ...(met ? [] : [{ sort: 'advice' as const, text: wantedInWords(missingWasher(washers, wish), size) }]),
         {
           sort: 'advice',
           text: 'Washers go back at the end they came from; turn the shaft by hand before the screws are tight.',
@@ -120,6 +114,14 @@ export const shims = gauge({
     };
   },
 });
+
+function wantedInWords(wanted: WantedWasher | null, size: (mm: number) => string): string {
+  if (!wanted) return 'No single washer more would do it: measure gap and stand-off again, or get an assortment.';
+  const { end, leastMm, mostMm, with: others } = wanted;
+  const listed = (s: number[]) => (s.length === 0 ? 'none' : s.map(size).join(' + '));
+  const range = mostMm - leastMm < 5e-4 ? size(leastMm) : `${size(leastMm)} to ${size(mostMm)}`;
+  return `One washer more would do it, at the ${end === 'fan' ? 'fan’s' : 'commutator’s'} end: ${range}, beside ${listed(others.fan)} at the fan’s and ${listed(others.commutator)} at the commutator’s end.`;
+}
 
 /** Too many to try is said at the field. */
 function search(work: () => ShimStacks): ShimStacks {

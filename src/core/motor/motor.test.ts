@@ -3,7 +3,7 @@ import { medianAbsoluteDeviation } from 'simple-statistics';
 import { seededRandom } from '../diagnosis/seededRandom';
 import { brushHoursLeft } from './brushLife';
 import { oddBars } from './commutatorBars';
-import { shimStacks, type ShimWish, type Washer } from './shimStacks';
+import { missingWasher, shimStacks, type ShimWish, type Washer } from './shimStacks';
 import { atTemperature, windingTemperatureC } from './winding';
 
 describe('copper', () => {
@@ -103,6 +103,49 @@ describe('shims', () => {
       expect(found.washers).toBe(best.count);
       expect(found.floatMm).toBeCloseTo(wish.gapMm - [...found.fan, ...found.commutator].reduce((a, b) => a + b, 0), 9);
     }
+  });
+
+  test('the washer that is said to do it does it, and where none is named none would', () => {
+    const random = seededRandom(22);
+    const of = (from: number, to: number) => Math.round((from + random() * (to - from)) * 100) / 100;
+    const tally = { named: 0, none: 0 };
+    for (let i = 0; tally.named + tally.none < 60; i++) {
+      const washers = [0.3, 0.5].map((thicknessMm) => ({ thicknessMm, count: 1 + Math.floor(random() * 2) }));
+      const least = of(0.05, 0.3);
+      const off = of(0.3, 1.6);
+      const wish: ShimWish = {
+        gapMm: of(0.4, 2.4),
+        floatMm: [least, least + 0.1],
+        standOffMm: of(0.2, 1.2),
+        standOffWantedMm: [off, off + 0.1],
+      };
+      if (shimStacks(washers, wish).missMm === 0) continue;
+      const missWith = (thicknessMm: number) => shimStacks([...washers, { thicknessMm, count: 1 }], wish).missMm;
+      const wanted = missingWasher(washers, wish);
+      if (wanted) {
+        tally.named++;
+        for (const mm of [wanted.leastMm, (wanted.leastMm + wanted.mostMm) / 2, wanted.mostMm])
+          expect(missWith(mm)).toBeLessThan(1e-6);
+      } else {
+        tally.none++;
+        for (let mm = 0.02; mm <= 2.4; mm += 0.02) expect(missWith(mm)).toBeGreaterThan(0);
+      }
+    }
+    expect(tally.named).toBeGreaterThan(10);
+    expect(tally.none).toBeGreaterThan(5);
+  });
+
+  test('a sixty-fourth of an inch is exactly that', () => {
+    const inch = 25.4 / 64;
+    const found = shimStacks([{ thicknessMm: inch, count: 8 }], {
+      gapMm: 9 * inch,
+      floatMm: [inch, inch],
+      standOffMm: 0,
+      standOffWantedMm: [3 * inch, 3 * inch],
+    });
+    expect(found.missMm).toBe(0);
+    expect(found.fan).toHaveLength(3);
+    expect(found.commutator).toHaveLength(5);
   });
 
   test('never more washers of a sort than there are', () => {

@@ -23,8 +23,10 @@ export interface ShimStacks {
   missMm: number;
 }
 
-/** Sums within a micrometre are the same sum. */
-const UNIT = 1000;
+/** Sums are counted in whole nanometres: a sixty-fourth of an inch is a whole number of them. */
+const UNIT = 1_000_000;
+/** Thinner washers are foil. */
+const THINNEST_MM = 0.02;
 /** More washers than this are a drawer, not a choice. */
 const MOST_WASHERS = 40;
 /** Different stacks for one end that can be tried against each other. */
@@ -90,4 +92,52 @@ function allMixes(washers: Washer[], units: number[], most: number): { mix: Mix;
       throw new RangeError('So many stacks fit that they cannot all be tried: leave some thicknesses out.');
   });
   return mixes.sort((a, b) => a.sum - b.sum || a.count - b.count);
+}
+
+/** One washer more that would meet both wishes. */
+export interface WantedWasher {
+  end: 'fan' | 'commutator';
+  leastMm: number;
+  mostMm: number;
+  /** With which of the washers at hand. */
+  with: { fan: number[]; commutator: number[] };
+}
+
+/**
+ * The washer that is missing: one of any thickness in a range, at one end, that meets both wishes together with washers at hand;
+ * the one that needs the fewest of them, then the widest range. Null when no single one does.
+ * @throws RangeError as {@link shimStacks}
+ */
+export function missingWasher(washers: Washer[], wish: ShimWish): WantedWasher | null {
+  const units = washers.map((w) => Math.round(w.thicknessMm * UNIT));
+  const mixes = allMixes(washers, units, Math.round(wish.gapMm * UNIT));
+  const [floatLeast, floatMost] = wish.floatMm;
+  const [offLeast, offMost] = wish.standOffWantedMm;
+  let best: { end: WantedWasher['end']; least: number; most: number; fan: Mix; commutator: Mix; count: number } | null =
+    null;
+  for (const fan of mixes) {
+    const standOff = wish.standOffMm + fan.sum / UNIT;
+    if (standOff > offMost + 1e-9) break;
+    for (const commutator of mixes) {
+      const float = wish.gapMm - (fan.sum + commutator.sum) / UNIT;
+      if (float < floatLeast + THINNEST_MM - 1e-9) break;
+      const count = fan.count + commutator.count;
+      if (best && count > best.count) continue;
+      const isEnough = standOff >= offLeast - 1e-9;
+      const end = isEnough ? 'commutator' : 'fan';
+      const least = Math.max(THINNEST_MM, float - floatMost, isEnough ? 0 : offLeast - standOff);
+      const most = Math.min(float - floatLeast, isEnough ? Infinity : offMost - standOff);
+      if (most < least || (best && count === best.count && most - least <= best.most - best.least)) continue;
+      if (fan.mix.some((n, k) => n + commutator.mix[k]! > washers[k]!.count)) continue;
+      best = { end, least, most, fan: fan.mix, commutator: commutator.mix, count };
+    }
+  }
+  if (!best) return null;
+  const listed = (mix: Mix) => mix.flatMap((n, k) => Array<number>(n).fill(washers[k]!.thicknessMm));
+  return {
+    end: best.end,
+    leastMm: best.least,
+    mostMm: best.most,
+    with: { fan: listed(best.fan), commutator: listed(best.commutator) },
+  };
 }

@@ -16,7 +16,15 @@ export function concentrateL(tankL: number, parts: number): number {
   return tankL / (parts + 1);
 }
 
-/** Edges of a squeegee's blades that are left: each blade has four. */
-export function edgesLeft(blades: number, used: number): number {
-  return Math.max(0, blades * 4 - used);
+/** Edges of a squeegee's blade: two of its front, two of its back, turned before it is replaced. Common practice, no source. */
+export const EDGES = 4;
+
+/**
+ * Running hours until a blade has no good edge left: what its edge in use has not yet done, and a whole life of each edge after it.
+ * Blades of one squeegee wear at the same time, so the squeegee lasts as long as the first of them.
+ * @param edgeInUse 1 to 4
+ * @param edgeDoneHours hours on the edge in use
+ */
+export function bladeHoursLeft(edgeInUse: number, edgeDoneHours: number, edgeHours: number): number {
+  return Math.max(0, edgeHours - edgeDoneHours) + (EDGES - edgeInUse) * edgeHours;
 }

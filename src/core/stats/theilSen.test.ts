@@ -1,3 +1,4 @@
+import { seededRandom } from '../diagnosis/seededRandom';
 import fc from 'fast-check';
 import { linearRegression, medianAbsoluteDeviation } from 'simple-statistics';
 import { median, theilSen } from './theilSen';
@@ -38,4 +39,18 @@ test('the slope lies in its interval, and turns with the data', () => {
 test('the median is the one of the library', () => {
   expect(median([1, 2, 4, 9])).toBe(3);
   expect(medianAbsoluteDeviation([1, 2, 4, 9])).toBe(1.5);
+});
+
+test('the interval of the slope holds in about 95 of 100 samples of a noisy line', () => {
+  const random = seededRandom(17);
+  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  for (const n of [6, 10, 20]) {
+    let inside = 0;
+    for (let run = 0; run < 800; run++) {
+      const { low, high } = theilSen(Array.from({ length: n }, (_, i) => [i, 5 - 0.3 * i + normal()] as const));
+      if (low <= -0.3 && high >= -0.3) inside++;
+    }
+    expect(inside / 800).toBeGreaterThanOrEqual(0.935);
+    expect(inside / 800).toBeLessThanOrEqual(0.995);
+  }
 });

@@ -21,7 +21,8 @@ export function theilSen(points: readonly (readonly [x: number, y: number])[]): 
   const intercept = median(points.map(([x, y]) => y - slope * x).sort((a, b) => a - b));
   const n = points.length;
   const half = n < 4 ? slopes.length : 1.96 * Math.sqrt((n * (n - 1) * (2 * n + 5)) / 18);
-  const low = Math.max(0, Math.floor((slopes.length - half) / 2));
+  // Ranks are counted from one in the papers: the lower one outwards, and one beyond the upper one.
+  const low = Math.max(0, Math.floor((slopes.length - half) / 2) - 1);
   const high = Math.min(slopes.length - 1, Math.ceil((slopes.length + half) / 2));
   return { slope, intercept, low: slopes[low]!, high: slopes[high]! };
 }
