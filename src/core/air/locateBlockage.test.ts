@@ -91,10 +91,7 @@ describe('where is the clog, on machines of another hand', () => {
   });
 
   test('a clog that nobody would notice is nothing', () => {
-    const { right } = tried(27, 5, (random, i, sort) => [
-      withClog(otherMachine(random, sort), i % 5, 0.97),
-      'nothing',
-    ]);
+    const { right } = tried(27, 5, (random, i, sort) => [withClog(otherMachine(random, sort), i % 5, 0.97), 'nothing']);
     expect(right).toBeGreaterThanOrEqual(0.95);
   });
 });

@@ -1,5 +1,6 @@
 import { dryingTime } from '../dry/dryingTime';
 import { judgeWeighings } from '../dry/judgeWeighings';
+import { dryingFactor, wetBulbC } from '../dry/moistAir';
 import { formatQuantity } from '../units/units';
 import { choice, quantity, rows, type ValuesOf } from './fields';
 import { gauge, type GaugeAnswer, type Note } from './gauge';
@@ -32,6 +33,11 @@ const fields = {
     { filter: 'Washed filter', foam: 'Foam', roll: 'Brush roll', tank: 'Tank or bin', felt: 'Thick felt or bag' },
     plain,
   ),
+  room: quantity('temperature', 'Room', [2, 45], { ...plain, hint: 'where it dries' }),
+  humidity: quantity('percent', 'Relative humidity', [5, 100], {
+    ...plain,
+    hint: '50 % is usual; a wet day indoors 80 %',
+  }),
   air: choice('Where', { still: 'On the rack', moving: 'Before a fan', warm: 'Warm and moving, under 40 °C' }, plain),
 };
 
@@ -45,7 +51,7 @@ export const dryAndWait = gauge({
   id: 'dry-and-wait',
   label: 'Dry and wait',
   purpose: 'When a washed part is dry: from a few weighings, or by the plain clock.',
-  version: 2,
+  version: 3,
   fields,
   formulas: [
     {
@@ -58,29 +64,49 @@ export const dryAndWait = gauge({
         'Constant-rate and falling-rate drying, any handbook; 8 h for the slowest part, common practice, no source.',
     },
     {
-      text: 'By the clock: a full day for a filter in still air, half before a fan.',
-      source: 'Common practice, no source.',
+      text: 'By the clock: a full day for a filter in still air of 20 °C and 50 %, half before a fan; longer and shorter as a wet surface cools less or more below the air.',
+      source:
+        'Hours are common practice, no source; wet bulb: ASHRAE Handbook Fundamentals, Psychrometrics (Hyland & Wexler 1983), from memory.',
     },
   ],
   answers: [],
-  usual: ['scale'],
+  usual: ['scale', 'room', 'humidity'],
   example: {
     asks: 'weighed',
     weighings: '09:00 182 g\n10:30 161 g\n12:00 147 g\n13:30 138 g',
     dryWeight: '',
     scale: '0.5 g',
     what: 'filter',
+    room: '20 °C',
+    humidity: '50',
     air: 'still',
   },
   reckon: (v) => (v.asks === 'weighed' ? byWeighing(v) : byTheClock(v)),
 });
 
 function byTheClock(v: Values): GaugeAnswer {
-  const hours = HOURS[v.what!] * SHARE[v.air!];
+  const factor = dryingFactor(v.room!, v.humidity! / 100);
+  if (factor === Infinity)
+    return {
+      says: 'It does not dry in this air: take it where it is warmer or drier.',
+      tone: 'bad',
+      figures: [],
+      notes: [DAMP],
+    };
+  const hours = HOURS[v.what!] * SHARE[v.air!] * factor;
   return {
     says: `${hours.toFixed(0)} h, and felt dry before it goes in.`,
     tone: 'plain',
-    figures: [{ label: 'Wait', value: hours, quantity: 'duration' }],
+    figures: [
+      { label: 'Wait', value: hours, quantity: 'duration' },
+      { label: 'A wet surface cools to', value: wetBulbC(v.room!, v.humidity! / 100), quantity: 'temperature' },
+      {
+        label: 'Against usual air',
+        value: factor,
+        quantity: 'number',
+        remark: 'times as long as at 20 °C and 50 %',
+      },
+    ],
     notes: [
       { sort: 'range', text: 'A rule of thumb: weigh it twice and the forecast is its own.' },
       { sort: 'caution', text: 'A damp filter blocks, smells and wets the motor: dry first.' },
@@ -115,12 +141,13 @@ function byWeighing(v: Values): GaugeAnswer {
   const isDry = known !== null && known <= allowedG;
   if (verdict.is === 'still' && !isDry) return noLoss(verdict, known);
   if (verdict.is === 'steady' && !isDry) return steadily(verdict.gramsPerHour, known, allowedG);
-  const probe = dryingTime(points, 1, v.dryWeight);
+  const probe = dryingTime(points, 1, v.scale!, v.dryWeight);
   if (!probe) return { says: 'It does not get lighter: give it air, and weigh again.', tone: 'bad', figures: [] };
   const leftG = Math.max((DRY_PERCENT / 100) * probe.dryG, v.scale!);
-  const { dryG, waterG, tauHours, untilHours } = dryingTime(points, leftG, v.dryWeight)!;
+  const { dryG, waterG, tauHours, untilHours, between } = dryingTime(points, leftG, v.scale!, v.dryWeight)!;
   const now = points.at(-1)!.hours;
   const toGo = Math.max(0, untilHours - now);
+  const [soonest, latest] = between.map((h) => Math.max(0, h - now)) as [number, number];
   const days = points.length < 4 && v.dryWeight === undefined;
   const curve = Array.from({ length: 61 }, (_, i): [number, number] => {
     const h = (i / 60) * Math.max(untilHours, now) * 1.1;
@@ -128,10 +155,16 @@ function byWeighing(v: Values): GaugeAnswer {
   });
   return {
     says:
-      toGo === 0 ? 'Dry.' : `Dry in about ${toGo < 1.5 ? `${(60 * toGo).toFixed(0)} min` : `${toGo.toFixed(1)} h`}.`,
-    tone: toGo === 0 ? 'good' : 'doubt',
+      latest === 0
+        ? 'Dry.'
+        : latest > UNTOLD_HOURS
+          ? `Not before ${inWords(soonest)}; the end cannot be told yet. Weigh again.`
+          : `Dry in ${inWords(toGo)}, by 95 in 100 ${inWords(soonest)} to ${inWords(latest)}.`,
+    tone: latest === 0 ? 'good' : 'doubt',
     figures: [
       { label: 'Still to wait', value: toGo, quantity: 'duration' },
+      { label: 'Soonest', value: soonest, quantity: 'duration', remark: 'by 95 in 100' },
+      { label: 'Latest', value: latest > UNTOLD_HOURS ? null : latest, quantity: 'duration', remark: 'by 95 in 100' },
       { label: 'Water still in it', value: waterG * Math.exp(-now / tauHours), quantity: 'mass' },
       { label: 'Dry weight', value: dryG, quantity: 'mass', remark: v.dryWeight === undefined ? 'fitted' : 'given' },
       { label: 'Water falls to a third in', value: tauHours, quantity: 'duration', remark: '1/e' },
@@ -170,9 +203,17 @@ function byWeighing(v: Values): GaugeAnswer {
         ],
       },
     ],
-    feeds: toGo > 0 ? { wait: { kind: 'drying', what: 'weighed', hours: toGo } } : {},
+    // Who waits, waits until it is surely dry; where that cannot be told, until it may be.
+    feeds:
+      latest > 0
+        ? { wait: { kind: 'drying', what: 'weighed', hours: latest > UNTOLD_HOURS ? Math.max(soonest, toGo) : latest } }
+        : {},
   };
 }
+
+/** Longer than this nobody is told to wait: the weighings do not know. */
+const UNTOLD_HOURS = 24 * 7;
+const inWords = (hours: number) => (hours < 1.5 ? `${(60 * hours).toFixed(0)} min` : `${hours.toFixed(1)} h`);
 
 const DAMP: Note = { sort: 'caution', text: 'A damp filter blocks, smells and wets the motor: dry first.' };
 
