@@ -28,7 +28,7 @@ const power = { when: { field: 'asks', is: ['power'] } } as const;
 
 /** Ribs of a stretch hose, mm. Common practice, no source. */
 const HOSE_ROUGHNESS_MM = 0.8;
-const path = { optional: true, when: { field: 'asks', is: ['clog', 'filter'] } } as const;
+const path = { optional: true, rare: true, when: { field: 'asks', is: ['clog', 'filter'] } } as const;
 
 const fields = {
   asks: choice('What is asked', {
@@ -39,12 +39,13 @@ const fields = {
   machine: choice('Machine', sorts()),
   sealed: quantity('pressure', 'Sealed suction, healthy', [1, 60], {
     optional: true,
+    rare: true,
     hint: 'of a twin or the plate; else as usual for the sort',
   }),
-  free: quantity('flow', 'Free flow, healthy', [2, 200], { optional: true }),
+  free: quantity('flow', 'Free flow, healthy', [2, 200], { optional: true, rare: true }),
   bore: quantity('length', 'Hose bore', [10, 120], { ...path, hint: 'with its length: the hose by its own friction' }),
   hoseLength: quantity('length', 'Hose length', [100, 30_000], { ...path, unit: 'm' }),
-  meter: quantity('pressure', 'Gauge good to', [0.01, 3], clog),
+  meter: quantity('pressure', 'Gauge good to', [0.01, 3], { ...clog, rare: true }),
   open0: quantity('pressure', 'All on, at the neck', [0, 60], reading),
   open1: quantity('pressure', 'All on, wand’s upper end', [0, 60], reading),
   open2: quantity('pressure', 'All on, machine’s inlet', [0, 60], reading),
@@ -90,6 +91,7 @@ const STATION_FIELDS = Object.keys(READINGS) as StationField[];
 export const airPath = gauge({
   id: 'air-path',
   label: 'Air path',
+  group: 'air',
   purpose: 'Where the clog or the leak sits, what a blocked filter does, and how much air power there is.',
   version: 2,
   heavy: true,
@@ -272,21 +274,17 @@ function whereIsIt(v: Values, fan: Fan, sections: Section[], notes: Note[], { pr
   const second = findings[1]!;
   const sure = first.probability >= SURE && !isMisfit;
   const nextField = unread.find((field) => READINGS[field] === next?.station);
-  const advice: Note[] = sure
-    ? []
-    : [
+  const advice: Note[] = isMisfit
+    ? [
         {
           sort: 'advice',
-          text: nextField
-            ? `Read next: “${fields[nextField].label}”. It would tell these apart best.`
-            : 'No other station would tell these apart: look into the likeliest first.',
+          text: 'Read the stations again, one after another: one may be from another set-up, or the machine is of another sort.',
         },
-      ];
-  if (isMisfit)
-    advice.unshift({
-      sort: 'range',
-      text: 'Read the stations again, one after another: one may be from another set-up, or the machine is of another sort.',
-    });
+      ]
+    : [];
+  const readNext = nextField
+    ? `Read next: “${fields[nextField].label}”.`
+    : 'No other station would tell these apart: look into the likeliest first.';
   const clogged = new Map(first.faults.flatMap((f) => (f.fault.sort === 'clog' ? [[f.fault.section, f.size]] : [])));
   const figures: Figure[] = [
     {
@@ -308,7 +306,7 @@ function whereIsIt(v: Values, fan: Fan, sections: Section[], notes: Note[], { pr
       ? 'These readings do not fit one machine.'
       : sure
         ? `${toldWhole(first)}.`
-        : `Not sure: ${percent(first.probability)} ${named(first).label}, ${percent(second.probability)} ${named(second).label}.`,
+        : `Not sure: ${percent(first.probability)} ${named(first).label}, ${percent(second.probability)} ${named(second).label}. ${readNext}`,
     tone: !sure ? 'doubt' : first.faults.length === 0 ? 'good' : 'bad',
     figures,
     likely: findings

@@ -14,9 +14,12 @@ const fields = {
   bore: quantity('length', 'Bore', [1, 60], { hint: 'the hole' }),
   outer: quantity('length', 'Outer diameter', [2, 120]),
   width: quantity('length', 'Width', [0.5, 40]),
-  caliper: quantity('length', 'Caliper good to', [0.005, 1], { hint: '0.05 mm is usual; more on a worn ring' }),
-  load: quantity('force', 'Load', [0.1, 20000], { optional: true, hint: 'the belt’s pull' }),
-  speed: quantity('speed', 'Speed', [1, 60000], { optional: true }),
+  caliper: quantity('length', 'Caliper good to', [0.005, 1], {
+    rare: true,
+    hint: '0.05 mm is usual; more on a worn ring',
+  }),
+  load: quantity('force', 'Load', [0.1, 20000], { optional: true, rare: true, hint: 'the belt’s pull' }),
+  speed: quantity('speed', 'Speed', [1, 60000], { optional: true, rare: true }),
   place: choice('Where it runs', { dust: 'Roll end, hair and dust', motor: 'Motor, clean air', wet: 'Near water' }),
   feel: choice('Turned by hand', { smooth: 'Smooth', gritty: 'Gritty', notchy: 'Notchy', seized: 'Seized' }),
   play: choice('Rocked', { none: 'No play', 'just-felt': 'Just felt', rocks: 'Rocks' }),
@@ -27,6 +30,7 @@ const fields = {
 export const bearing = gauge({
   id: 'bearing',
   label: 'Bearing',
+  group: 'drive',
   purpose: 'Which bearing it is from three caliper readings, how long it lives under the belt, keep or replace.',
   version: 2,
   fields,

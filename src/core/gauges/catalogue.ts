@@ -16,16 +16,16 @@ import { winding } from './winding';
 /** A gauge whose own fields are not known to the caller: values come from `readFields` of the same gauge. */
 export type AnyGauge = Omit<Gauge, 'reckon'> & { reckon(values: never, around: Surroundings): GaugeAnswer };
 
-/** All gauges, in the order in which a machine is worked through. */
+/** All gauges, in the order of their groups. */
 export const gauges: readonly AnyGauge[] = [
   belt,
   bearing,
   roll,
-  airPath,
   supplyAndCord,
   safetyTest,
   winding,
   shims,
+  airPath,
   pack,
   scrubber,
   dryAndWait,

@@ -50,6 +50,7 @@ const SHARE = { still: 1, moving: 0.5, warm: 0.35 } as const;
 export const dryAndWait = gauge({
   id: 'dry-and-wait',
   label: 'Dry and wait',
+  group: 'waiting',
   purpose: 'When a washed part is dry: from a few weighings, or by the plain clock.',
   version: 3,
   fields,
@@ -159,7 +160,7 @@ function byWeighing(v: Values): GaugeAnswer {
         ? 'Dry.'
         : latest > UNTOLD_HOURS
           ? `Not before ${inWords(soonest)}; the end cannot be told yet. Weigh again.`
-          : `Dry in ${inWords(toGo)}, by 95 in 100 ${inWords(soonest)} to ${inWords(latest)}.`,
+          : `Dry in ${inWords(toGo)}: 95 in 100 lie between ${inWords(soonest)} and ${inWords(latest)}.`,
     tone: latest === 0 ? 'good' : 'doubt',
     figures: [
       { label: 'Still to wait', value: toGo, quantity: 'duration' },

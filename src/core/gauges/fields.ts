@@ -17,6 +17,8 @@ export interface QuantityField {
   /** The unit of a bare number as typed, where the shop's usual one would be awkward: metres of cord. */
   unit?: string;
   optional?: boolean;
+  /** Few know it, or it is nearly always the same: folded away until somebody wants it. */
+  rare?: boolean;
   /** One short line under the field. */
   hint?: string;
   /** Only when this other field has one of these choices; otherwise it is not asked and not read. */
@@ -66,6 +68,8 @@ export interface RowsField {
   hint?: string;
   /** All numbers of one column in a row, with spaces or lines between. */
   flat?: boolean;
+  /** Shown as a table of cells, with this line under it. */
+  grid?: string;
   when?: QuantityField['when'];
 }
 
@@ -147,7 +151,7 @@ export function choice<const Id extends string, const M extends Partial<Pick<Cho
 
 export function rows<
   const C extends Record<string, Column>,
-  const M extends Partial<Pick<RowsField, 'hint' | 'when' | 'optional' | 'flat'>>,
+  const M extends Partial<Pick<RowsField, 'hint' | 'when' | 'optional' | 'flat' | 'grid'>>,
 >(label: string, columns: C, [minRows, maxRows]: readonly [number, number], more: M = {} as M) {
   return { sort: 'rows' as const, label, columns, minRows, maxRows, ...more };
 }

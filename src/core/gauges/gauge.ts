@@ -64,7 +64,15 @@ export interface Feeds {
   /** The day on which a plan falls due, `YYYY-MM-DD`, and for what. */
   plan?: { item: string; dueOn: string };
   /** Something to be shown in Prove, with the number measured now in the base unit. */
-  proof?: { item: string; result: 'pass' | 'fail'; after?: number; note: string; rules?: string; readings?: string };
+  proof?: {
+    item: string;
+    result: 'pass' | 'fail';
+    after?: number;
+    note: string;
+    rules?: string;
+    readings?: string;
+    tester?: string;
+  };
   /** Hours of a wait that begins now. */
   wait?: { kind: 'drying'; what: string; hours: number };
   /** Sizes by which a part is found in the list, in mm, with standard uncertainties. */
@@ -109,10 +117,23 @@ export interface Surroundings {
   progress?: (done: number) => void;
 }
 
+/** What of a machine a gauge is about, in the order of the list. */
+export const GAUGE_GROUPS = {
+  drive: 'Drive',
+  power: 'Power',
+  motor: 'Motor',
+  air: 'Air',
+  battery: 'Battery',
+  floor: 'Floor',
+  waiting: 'Waiting',
+} as const;
+export type GaugeGroup = keyof typeof GAUGE_GROUPS;
+
 /** A calculator of the bench. */
 export interface Gauge<F extends Fields = Fields> {
   id: string;
   label: string;
+  group: GaugeGroup;
   /** What it answers, in one line. */
   purpose: string;
   /** Goes up when the same fields would give another result. */

@@ -61,6 +61,7 @@ type Values = ValuesOf<typeof fields>;
 export const pack = gauge({
   id: 'pack',
   label: 'Pack',
+  group: 'battery',
   purpose: 'How far the cells are apart, what a pack still holds, how charged a battery is, how long it runs.',
   version: 2,
   heavy: true,

@@ -28,6 +28,7 @@ const fields = {
 export const roll = gauge({
   id: 'roll',
   label: 'Roll',
+  group: 'drive',
   purpose: 'How fast the bristles wear, when to turn the cam a step, when the roll is done.',
   version: 2,
   fields,

@@ -57,9 +57,17 @@ const fields = {
     optional: true,
     when: { field: 'protection', is: ['I'] },
   }),
-  tester: quantity('percent', 'Tester good to', [0.1, 20], { hint: '5 % is usual' }),
+  instrument: {
+    sort: 'text',
+    label: 'With which instrument',
+    maxLength: 60,
+    optional: true,
+    hint: 'its name or number',
+  } as const,
+  who: { sort: 'text', label: 'By whom, if not by you', maxLength: 60, optional: true } as const,
+  tester: quantity('percent', 'Tester good to', [0.1, 20], { rare: true, hint: '5 % is usual' }),
   table: rows(
-    'Limits: rule-set; class; earth Ω; insulation MΩ; touch mA; protective conductor mA',
+    'Limits',
     {
       ruleSet: { label: 'Rule-set', is: 'text' },
       protection: { label: 'Class', is: 'text' },
@@ -69,15 +77,19 @@ const fields = {
       protective: { label: 'Protective-conductor current', is: 'current', unit: 'mA', min: 0, otherwise: NaN },
     },
     [1, 40],
-    { hint: 'a line each, numbers in the units of the head; - for none; yours to change' },
+    {
+      hint: 'a line each, numbers in the units of the head; - for none; yours to change',
+      grid: 'Limits of each rule-set and class, - for none. Shipped from memory, yours to change: the edition in force and local rules win.',
+    },
   ),
 };
 
 export const safetyTest = gauge({
   id: 'safety-test',
   label: 'Safety test',
+  group: 'power',
   purpose: 'Earth, insulation and leakage against the rule-set’s limits: pass, fail or ask.',
-  version: 2,
+  version: 3,
   fields,
   formulas: [
     {
@@ -94,7 +106,7 @@ export const safetyTest = gauge({
     },
   ],
   answers: ['motor-winding-ohms'],
-  usual: ['ruleSet', 'tester', 'table'],
+  usual: ['ruleSet', 'instrument', 'tester', 'table'],
   example: {
     ruleSet: 'IEC',
     protection: 'I',
@@ -107,6 +119,8 @@ export const safetyTest = gauge({
     insulation: '45 Mohm',
     touch: '',
     protective: '0.4 mA',
+    instrument: '',
+    who: '',
     tester: '5',
     table: SHIPPED_TABLE,
   },
@@ -180,10 +194,13 @@ export const safetyTest = gauge({
                 result: fails.length > 0 ? ('fail' as const) : ('pass' as const),
                 note: '',
                 rules: `${row.ruleSet}, class ${v.protection}`,
-                readings: items
-                  .filter((i) => readings[i.item] !== undefined)
-                  .map((i) => `${name(i)} ${formatQuantity(LABELS[i.item].quantity, readings[i.item]!)}`)
-                  .join(', '),
+                readings: [
+                  ...items
+                    .filter((i) => readings[i.item] !== undefined)
+                    .map((i) => `${name(i)} ${formatQuantity(LABELS[i.item].quantity, readings[i.item]!)}`),
+                  ...(v.instrument ? [`with ${v.instrument}`] : []),
+                ].join(', '),
+                ...(v.who ? { tester: v.who } : {}),
               },
             }
           : {}),

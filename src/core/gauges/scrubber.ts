@@ -9,14 +9,17 @@ const USUAL_SHARE = 70;
 
 const fields = {
   width: quantity('length', 'Cleaning width', [100, 3000]),
-  overlap: quantity('length', 'Overlap', [0, 1000], { hint: '50 mm is usual' }),
+  overlap: quantity('length', 'Overlap', [0, 1000], { rare: true, hint: '50 mm is usual' }),
   pace: quantity('pace', 'Pace', [0.05, 4], { hint: 'a walk is 1.1 m/s' }),
-  share: quantity('percent', 'Of the time cleaning', [10, 100], { hint: `${USUAL_SHARE} % with turns and filling` }),
+  share: quantity('percent', 'Of the time cleaning', [10, 100], {
+    rare: true,
+    hint: `${USUAL_SHARE} % with turns and filling`,
+  }),
   floor: quantity('area', 'Floor', [1, 1_000_000], { optional: true }),
   tank: quantity('volume', 'Solution tank', [0.5, 1000]),
   recovery: quantity('volume', 'Recovery tank', [0.5, 1000]),
   flow: quantity('flow', 'Solution flow', [0.001, 1], { unit: 'L/min', hint: 'as on the plate' }),
-  picked: quantity('percent', 'Picked up again', [10, 100], { hint: '90 % on a dry, smooth floor' }),
+  picked: quantity('percent', 'Picked up again', [10, 100], { rare: true, hint: '90 % on a dry, smooth floor' }),
   parts: count('Dilution, 1 part to', [1, 1000], { hint: 'of water, as on the label' }),
   blades: rows(
     'Squeegee blades',
@@ -26,7 +29,7 @@ const fields = {
       hours: { label: 'Hours on it', is: 'duration', min: 0, max: 2000, unit: 'h', otherwise: 0 },
     },
     [1, 8],
-    { hint: 'a line each: front; 2; 30 h' },
+    { hint: 'a line each: front; 2; 30 h', grid: 'A blade has edges 1 to 4; hours on the edge that is in use.' },
   ),
   edgeHours: quantity('duration', 'Hours an edge lasts', [1, 2000]),
   pressure: choice('Deck pressure', { lowest: 'Lowest step', middle: 'Middle', highest: 'Highest' }),
@@ -35,6 +38,7 @@ const fields = {
 export const scrubber = gauge({
   id: 'scrubber',
   label: 'Scrubber',
+  group: 'floor',
   purpose:
     'How much floor in an hour, how long the tanks last, how much concentrate, which blade edges are left, blade by blade.',
   version: 2,

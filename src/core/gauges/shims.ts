@@ -25,6 +25,7 @@ const fields = {
 export const shims = gauge({
   id: 'shims',
   label: 'Shims',
+  group: 'motor',
   purpose: 'Which washers go at which end for the right float and the right stand-off of the fan.',
   version: 2,
   heavy: true,

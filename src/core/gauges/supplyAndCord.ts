@@ -62,8 +62,8 @@ const fields = {
   output: quantity('power', 'Output', [1, 15000], plate('shaft')),
   length: quantity('length', 'Length', [100, 100_000], { ...cord, unit: 'm', hint: 'one way' }),
   standard: choice('Sizes', { iec: 'mm² (IEC 60228)', awg: 'AWG (ASTM B258)' }, cord),
-  drop: quantity('percent', 'Drop allowed', [0.5, 15], { ...cord, hint: '3 to 5 % is usual' }),
-  hot: quantity('temperature', 'Conductor warm', [-10, 90], { ...cord, hint: '60 °C under load' }),
+  drop: quantity('percent', 'Drop allowed', [0.5, 15], { ...cord, rare: true, hint: '3 to 5 % is usual' }),
+  hot: quantity('temperature', 'Conductor warm', [-10, 90], { ...cord, rare: true, hint: '60 °C under load' }),
 };
 
 type Values = ValuesOf<typeof fields>;
@@ -71,6 +71,7 @@ type Values = ValuesOf<typeof fields>;
 export const supplyAndCord = gauge({
   id: 'supply-and-cord',
   label: 'Supply and cord',
+  group: 'power',
   purpose: 'Whether a voltage is a supply, a low one or a ghost; which conductor a new cord needs.',
   version: 2,
   fields,

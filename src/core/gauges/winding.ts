@@ -37,7 +37,7 @@ const fields = {
   at: quantity('temperature', 'Its temperature', [-20, 180], coil),
   twinOhm: quantity('resistance', 'Twin or nameplate', [0.001, 1e8], coil),
   twinAt: quantity('temperature', 'At', [-20, 180], coil),
-  meter: quantity('percent', 'Meter good to', [0.1, 20], coil),
+  meter: quantity('percent', 'Meter good to', [0.1, 20], { ...coil, rare: true }),
   toFrame: quantity('resistance', 'Winding to frame', [0, 1e12], {
     unit: 'MΩ',
     ...coil,
@@ -57,6 +57,7 @@ type Values = ValuesOf<typeof fields>;
 export const winding = gauge({
   id: 'winding',
   label: 'Winding and commutator',
+  group: 'motor',
   purpose: 'Which bars stand out, whether a winding agrees with its twin, how long a carbon brush lasts.',
   version: 2,
   fields,

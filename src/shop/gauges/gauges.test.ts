@@ -82,7 +82,9 @@ test('whatever is sent, it is a 400 with fields, never a fault', async () => {
 test('kept with the job: inputs as typed, the answer, the method’s version; it answers the finder’s check', async () => {
   const id = await newJob();
   const view = await keep(id, 'belt', belt, ['finding']);
-  expect(view.gauges).toMatchObject([{ gauge: 'belt', version: 1, by: person.name }]);
+  expect(view.gauges).toMatchObject([
+    { gauge: 'belt', version: gauges.find((g) => g.id === 'belt')!.version, by: person.name },
+  ]);
   expect(view.gauges[0]!.says).toMatch(/^Worn out/);
   expect(await keptInputs(id, view.gauges[0]!.id, 'belt')).toEqual(belt);
   expect(await keptInputs(id, view.gauges[0]!.id, 'bearing')).toBeUndefined();
@@ -135,8 +137,14 @@ test('a safety test and a roll’s speed prove what the machine must show', asyn
       tester: 'Tess Fennock',
     },
   });
-  const after = await keep(id, 'belt', { ...belt, rollRpm: '3550' }, ['proof']);
-  expect(after.proofs.find((p) => p.item === 'roll-speed')).toMatchObject({ result: 'pass', after: 3550 });
+  const named = { ...safety, instrument: 'tester no. 3', who: 'a licensed electrician' };
+  expect(
+    (await keep(id, 'safety-test', named, ['proof'])).proofs.find((p) => p.item === 'electrical-check'),
+  ).toMatchObject({
+    details: { readings: expect.stringMatching(/, with tester no\. 3$/), tester: 'a licensed electrician' },
+  });
+  const after = await keep(id, 'belt', { ...belt, rollRpm: '3900' }, ['proof']);
+  expect(after.proofs.find((p) => p.item === 'roll-speed')).toMatchObject({ result: 'pass', after: 3900 });
   // Not everything was measured: nothing is proved.
   const asked = gauges.find((g) => g.id === 'safety-test')!.example;
   expect((await refusal(keep(id, 'safety-test', asked, ['proof']))).fields[0]!.field).toBe('use');

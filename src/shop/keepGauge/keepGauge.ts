@@ -43,7 +43,7 @@ export const keepGauge = jobDeed({
     tell('reading', `${gauge.label}: ${answer.says}`);
     if (use.includes('finding')) await answerChecks(scene, [feeds.finding!]);
     if (use.includes('wait')) await beginWait(scene, { ...feeds.wait!, hours: Math.ceil(feeds.wait!.hours * 10) / 10 });
-    if (use.includes('proof')) await proveItem(scene, { ...feeds.proof!, tester: person.name });
+    if (use.includes('proof')) await proveItem(scene, { tester: person.name, ...feeds.proof! });
     if (use.includes('plan')) await setPlan(scene, feeds.plan!);
   },
 });

@@ -31,7 +31,8 @@ export function BarsDrawing({ label, y, bars, limit }: Props) {
       yAxis: {
         type: 'value',
         name: y,
-        scale: limit !== undefined && Math.min(...bars.map((b) => b.value)) > 0.7 * limit,
+        // Only bars that all stand close to the limit may begin elsewhere than at nothing: others would lie about their height.
+        scale: limit !== undefined && bars.every((b) => b.value > 0.7 * limit && b.value < 1.3 * limit),
         nameTextStyle: { color: colours.soft, align: 'left', padding: [0, 0, 0, -40] },
         axisLabel: { color: colours.soft, fontFamily: fonts.reading },
         splitLine: { lineStyle: { color: colours.rule } },

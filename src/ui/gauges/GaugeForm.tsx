@@ -7,10 +7,11 @@ import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useRef, useState, type DragEvent } from 'react';
+import { useRef, useState, type DragEvent, type ReactNode, type SyntheticEvent } from 'react';
 import { isAsked, type Field, type Fields, type FileField, type RawValues } from '@/core/gauges/fields';
 import { readField } from '@/core/gauges/readFields';
 import { shownIn, unitFor, withUnit, type UnitSystem } from '@/core/units/unitSystem';
+import { RowsGrid } from './RowsGrid';
 
 interface Props {
   fields: Fields;
@@ -24,31 +25,79 @@ interface Props {
 /** Questions that choose between ways of asking stand first, as a row of keys. */
 const LEADING = new Set(['asks', 'sort', 'run']);
 
-/** The fields of a gauge, made from their specification; each shows how it was read. */
+const isRare = (field: Field) => field.sort === 'quantity' && field.rare === true;
+const textOf = (value: unknown) => String(value ?? '').trim();
+
+/** The fields of a gauge, made from their specification; each shows how it was read. What few know is folded away. */
 export function GaugeForm({ fields, typed, units, problems, onType }: Props) {
   const asked = Object.entries(fields).filter(([, f]) => isAsked(f, typed));
+  const row = ([name, field]: [string, Field]) => (
+    <Box
+      key={name}
+      sx={{ gridColumn: LEADING.has(name) || field.sort === 'rows' || field.sort === 'file' ? '1 / -1' : 'auto' }}
+    >
+      <GaugeField
+        name={name}
+        field={field}
+        value={String(typed[name] ?? '')}
+        units={units}
+        problem={problems.get(name)}
+        onType={(v) => onType(name, v)}
+      />
+    </Box>
+  );
+  const rare = asked.filter(([, f]) => isRare(f));
+  // What is typed there and wrong is never out of sight; nor is what another gauge has filled in.
+  const isWanted = rare.some(
+    ([name, f]) => problems.has(name) || ('optional' in f && f.optional && textOf(typed[name]) !== ''),
+  );
   return (
     <Box
       component="form"
       aria-label="What was measured"
       onSubmit={(e) => e.preventDefault()}
-      sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'repeat(2, minmax(0, 1fr))', alignItems: 'start' }}
+      sx={{ display: 'grid', gap: 1.25 }}
     >
-      {asked.map(([name, field]) => (
-        <Box
-          key={name}
-          sx={{ gridColumn: LEADING.has(name) || field.sort === 'rows' || field.sort === 'file' ? '1 / -1' : 'auto' }}
-        >
-          <GaugeField
-            name={name}
-            field={field}
-            value={String(typed[name] ?? '')}
-            units={units}
-            problem={problems.get(name)}
-            onType={(v) => onType(name, v)}
-          />
-        </Box>
-      ))}
+      <Box sx={GRID}>{asked.filter(([, f]) => !isRare(f)).map(row)}</Box>
+      {rare.length > 0 && (
+        <Folded told={inShort(rare, typed, units)} isWanted={isWanted}>
+          <Box sx={GRID}>{rare.map(row)}</Box>
+        </Folded>
+      )}
+    </Box>
+  );
+}
+
+const GRID = { display: 'grid', gap: 1.25, gridTemplateColumns: 'repeat(2, minmax(0, 1fr))', alignItems: 'start' };
+
+/** What stands folded away, with its values, so that nobody need open it to know what is reckoned with. */
+function inShort(rare: [string, Field][], typed: RawValues, units: UnitSystem): string {
+  return rare
+    .map(([name, field]) => {
+      const value = textOf(typed[name]);
+      if (value === '') return field.label.toLowerCase();
+      const unit = field.sort === 'quantity' ? (field.unit ?? unitFor(field.quantity, units)) : '';
+      return `${field.label.toLowerCase()} ${value}${/^[\d.,]+$/.test(value) && unit ? ` ${unit}` : ''}`;
+    })
+    .join(', ');
+}
+
+function Folded({ told, isWanted, children }: { told: string; isWanted: boolean; children: ReactNode }) {
+  const [isOpened, setIsOpened] = useState(false);
+  return (
+    <Box
+      component="details"
+      open={isOpened || isWanted}
+      onToggle={(e: SyntheticEvent<HTMLDetailsElement>) => setIsOpened(e.currentTarget.open)}
+      sx={{ '& summary': { cursor: 'pointer', minHeight: 36, mb: 1 } }}
+    >
+      <Typography component="summary" variant="body2">
+        <Box component="span" sx={{ fontWeight: 600 }}>
+          More:
+        </Box>{' '}
+        {told}
+      </Typography>
+      {children}
     </Box>
   );
 }
@@ -69,6 +118,16 @@ function GaugeField({
   onType: (value: string) => void;
 }) {
   if (field.sort === 'file') return <FileDrop field={field} loaded={value} problem={problem} onText={onType} />;
+  if (field.sort === 'rows' && field.grid !== undefined)
+    return (
+      <RowsGrid
+        field={field}
+        value={value}
+        units={units}
+        problem={value === '' ? undefined : problem}
+        onType={onType}
+      />
+    );
   if (field.sort === 'choice' && LEADING.has(name))
     return (
       <ToggleButtonGroup

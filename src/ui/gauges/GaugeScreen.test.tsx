@@ -65,3 +65,55 @@ test('the answer follows every key', async () => {
   await settle();
   expect(screen.getByRole('region', { name: 'Result' }).textContent).not.toBe(before);
 });
+
+test('what few know is folded away with its usual values, and comes out when something is wrong there', async () => {
+  const belt = gauges.find((g) => g.id === 'belt')!;
+  const { unmount } = stand(<GaugeScreen name="belt" desk={desk} filled={{}} mayKeepUsual={false} />);
+  await settle();
+  const folded = () => document.querySelector<HTMLDetailsElement>('form details')!;
+  expect(folded().open).toBe(false);
+  expect(folded().querySelector('summary')!.textContent).toBe('More: stretch wanted 8 %, modulus of the rubber 4 MPa');
+  unmount();
+  stand(<GaugeScreen name="belt" desk={desk} filled={{ ...belt.example, modulus: 'soft' }} mayKeepUsual={false} />);
+  await settle();
+  expect(folded().open).toBe(true);
+});
+
+describe('a table of cells', () => {
+  const scrubber = gauges.find((g) => g.id === 'scrubber')!;
+  const cell = (name: string) => screen.getByRole<HTMLInputElement>('textbox', { name });
+  const type = (name: string, value: string) => fireEvent.change(cell(name), { target: { value } });
+
+  test('is filled cell by cell, has a row more, and takes one away', async () => {
+    stand(<GaugeScreen name="scrubber" desk={desk} filled={scrubber.example} mayKeepUsual={false} />);
+    await settle();
+    expect(cell('Edge in use, row 2').value).toBe('3');
+    // Blanks within a name stay, also while it is typed.
+    type('Blade, row 3', 'third ');
+    expect(cell('Blade, row 3').value).toBe('third ');
+    type('Blade, row 3', 'third blade');
+    type('Edge in use, row 3', '4');
+    await settle();
+    const told = () => screen.getByRole('region', { name: 'Result' }).textContent!;
+    expect(told()).toContain('third blade: edges left');
+    fireEvent.click(screen.getByRole('button', { name: 'Row 3 away' }));
+    await settle();
+    expect(told()).not.toContain('third blade');
+    fireEvent.keyDown(cell('Edge in use, row 1'), { key: 'ArrowDown' });
+    expect(document.activeElement).toBe(cell('Edge in use, row 2'));
+  });
+
+  test('takes a table pasted from a sheet, and names what is wrong in it', async () => {
+    stand(
+      <GaugeScreen name="scrubber" desk={desk} filled={{ ...scrubber.example, blades: '' }} mayKeepUsual={false} />,
+    );
+    await settle();
+    fireEvent.paste(cell('Blade, row 1'), { clipboardData: { getData: () => 'front\t1\t10 h\nrear\t2\t20 h\n' } });
+    await settle();
+    expect([cell('Blade, row 2').value, cell('Hours on it, row 2').value]).toEqual(['rear', '20 h']);
+    expect(screen.getByRole('region', { name: 'Result' }).textContent).toContain('until rear is done');
+    type('Edge in use, row 2', '7');
+    await settle();
+    expect(screen.getByRole('alert').textContent).toMatch(/Line 2/);
+  });
+});
