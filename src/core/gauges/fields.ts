@@ -68,6 +68,8 @@ export interface RowsField {
   hint?: string;
   /** All numbers of one column in a row, with spaces or lines between. */
   flat?: boolean;
+  /** Folded away until somebody wants it. */
+  rare?: boolean;
   /** Shown as a table of cells, with this line under it. */
   grid?: string;
   when?: QuantityField['when'];
@@ -151,7 +153,7 @@ export function choice<const Id extends string, const M extends Partial<Pick<Cho
 
 export function rows<
   const C extends Record<string, Column>,
-  const M extends Partial<Pick<RowsField, 'hint' | 'when' | 'optional' | 'flat' | 'grid'>>,
+  const M extends Partial<Pick<RowsField, 'hint' | 'when' | 'optional' | 'flat' | 'grid' | 'rare'>>,
 >(label: string, columns: C, [minRows, maxRows]: readonly [number, number], more: M = {} as M) {
   return { sort: 'rows' as const, label, columns, minRows, maxRows, ...more };
 }

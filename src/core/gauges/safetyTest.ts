@@ -17,11 +17,11 @@ const LABELS = {
  * (IEC 60335-1, EN 50678/50699). NA: leakage 0.75 mA earthed, 0.5 mA double insulated. All from memory.
  */
 const SHIPPED_TABLE = [
-  'IEC; I; 0.1 ohm; 1 Mohm; 0.5 mA; 3.5 mA',
-  'IEC; II; -; 2 Mohm; 0.5 mA; -',
-  'IEC; III; -; 0.25 Mohm; -; -',
-  'NA; I; 0.1 ohm; 1 Mohm; -; 0.75 mA',
-  'NA; II; -; 2 Mohm; 0.5 mA; -',
+  'IEC; I; 0.1; 1; 0.5; 3.5',
+  'IEC; II; -; 2; 0.5; -',
+  'IEC; III; -; 0.25; -; -',
+  'NA; I; 0.1; 1; -; 0.75',
+  'NA; II; -; 2; 0.5; -',
 ].join('\n');
 
 const fields = {
@@ -78,6 +78,7 @@ const fields = {
     },
     [1, 40],
     {
+      rare: true,
       hint: 'a line each, numbers in the units of the head; - for none; yours to change',
       grid: 'Limits of each rule-set and class, - for none. Shipped from memory, yours to change: the edition in force and local rules win.',
     },

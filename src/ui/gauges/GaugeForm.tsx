@@ -25,7 +25,7 @@ interface Props {
 /** Questions that choose between ways of asking stand first, as a row of keys. */
 const LEADING = new Set(['asks', 'sort', 'run']);
 
-const isRare = (field: Field) => field.sort === 'quantity' && field.rare === true;
+const isRare = (field: Field) => 'rare' in field && field.rare === true;
 const textOf = (value: unknown) => String(value ?? '').trim();
 
 /** The fields of a gauge, made from their specification; each shows how it was read. What few know is folded away. */
@@ -76,6 +76,7 @@ function inShort(rare: [string, Field][], typed: RawValues, units: UnitSystem): 
     .map(([name, field]) => {
       const value = textOf(typed[name]);
       if (value === '') return field.label.toLowerCase();
+      if (field.sort === 'rows') return `${field.label.toLowerCase()}, ${value.split('\n').length} lines`;
       const unit = field.sort === 'quantity' ? (field.unit ?? unitFor(field.quantity, units)) : '';
       return `${field.label.toLowerCase()} ${value}${/^[\d.,]+$/.test(value) && unit ? ` ${unit}` : ''}`;
     })
