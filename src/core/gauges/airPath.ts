@@ -132,6 +132,7 @@ export const airPath = gauge({
     },
   ],
   answers: ['inlet-vacuum'],
+  opens: { 'inlet-vacuum': { asks: 'clog' } },
   usual: ['meter', 'room', 'blocked'],
   example: {
     asks: 'clog',

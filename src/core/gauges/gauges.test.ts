@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { knowledge } from '@/knowledge';
 import { parseQuantity } from '../units/units';
 import { withUnit } from '../units/unitSystem';
-import { gaugeById, gauges, reckon, type AnyGauge } from './catalogue';
+import { gaugeById, gauges, reckon, type AnyGauge, openedFrom } from './catalogue';
 import type { RawValues } from './fields';
 import type { GaugeAnswer } from './gauge';
 
@@ -233,6 +233,34 @@ describe('air path', () => {
   });
 });
 
+describe('opened from a check', () => {
+  test('a gauge starts as the check asked, and every choice it makes is one of its own', () => {
+    for (const g of gauges)
+      for (const [from, chosen] of Object.entries(g.opens ?? {})) {
+        const [check] = from.split('/');
+        expect(g.answers).toContain(check);
+        for (const [name, value] of Object.entries(chosen)) {
+          const field = g.fields[name]!;
+          expect(field.sort === 'choice' && field.options.some((o) => o.id === value)).toBe(true);
+        }
+      }
+    expect(openedFrom(gaugeById('supply-and-cord')!, 'head-socket-volts', 'roll-off')).toEqual({
+      asks: 'reading',
+      roll: 'off',
+    });
+  });
+  test('a few volts with the roll off are normal, a supply there is not, and neither answers for the roll on', () => {
+    const off = (read: string) =>
+      answerOf('supply-and-cord', exampleOf('supply-and-cord', { asks: 'reading', roll: 'off', read, mains: '120 V' }));
+    expect(off('5 V')).toMatchObject({ tone: 'plain', feeds: { finding: { condition: 'roll-off' } } });
+    expect(JSON.stringify(off('5 V'))).not.toMatch(/open before here/);
+    expect(off('118 V')).toMatchObject({ tone: 'bad', says: 'Live although the roll is switched off.' });
+    expect(off('240 V')).toMatchObject({ tone: 'bad', says: 'Over the mains: danger.' });
+    const elsewhere = exampleOf('supply-and-cord', { asks: 'reading', roll: 'none', read: '118 V', mains: '120 V' });
+    expect(answerOf('supply-and-cord', elsewhere).feeds).toEqual({});
+  });
+});
+
 describe('supply, safety, winding', () => {
   test('116 V is a supply, 38 V a ghost to a meter of high impedance, 90 V low, 1 V nothing', () => {
     const read = (volts: string, impedance = 'high') =>
@@ -289,6 +317,7 @@ describe('supply, safety, winding', () => {
         read: '118',
         meter: 'usual',
         impedance: 'high',
+        roll: 'on',
       }),
     ).toEqual([]);
   });

@@ -49,6 +49,7 @@ const plate = <const G extends string>(given: G) =>
 const fields = {
   asks: choice('What is asked', { reading: 'Is this a supply?', cord: 'Which cord?' }),
   read: quantity('voltage', 'Reading', [0, 1000], volts),
+  roll: choice('Meanwhile', { on: 'Roll switched on', off: 'Roll switched off', none: 'Not at the head' }, volts),
   mains: quantity('voltage', 'Mains', [90, 260], { optional: true, hint: 'as the shop has it' }),
   meter: choice('Meter', { usual: 'Usual, 1 %', good: 'Good, 0.5 %', poor: 'Poor, 3 %' }, volts),
   impedance: choice('Its input', { high: 'High impedance', low: 'Low impedance' }, volts),
@@ -73,7 +74,7 @@ export const supplyAndCord = gauge({
   label: 'Supply and cord',
   group: 'power',
   purpose: 'Whether a voltage is a supply, a low one or a ghost; which conductor a new cord needs.',
-  version: 2,
+  version: 3,
   fields,
   formulas: [
     {
@@ -96,6 +97,11 @@ export const supplyAndCord = gauge({
     },
   ],
   answers: ['head-socket-volts'],
+  opens: {
+    'head-socket-volts': { asks: 'reading' },
+    'head-socket-volts/roll-on': { roll: 'on' },
+    'head-socket-volts/roll-off': { roll: 'off' },
+  },
   usual: ['drop', 'hot'],
   example: {
     asks: 'cord',
@@ -105,6 +111,7 @@ export const supplyAndCord = gauge({
     read: '38 V',
     meter: 'usual',
     impedance: 'high',
+    roll: 'on',
     load: '1200 W',
     length: '15 m',
     standard: 'iec',
@@ -124,6 +131,7 @@ function isItASupply(v: Values, mains: number): GaugeAnswer {
   // Nothing is hung on a line that may be over the mains in order to find out.
   const mayBeOver = (odds.find((o) => o.is === 'over')?.probability ?? 0) > 0.05;
   const isHigh = mains < 200 && first.is === 'supply' && v.read! > RANGE_B_MOST * mains + sigma;
+  if (v.roll === 'off' && first.is !== 'over') return rollOff(v.read!, first.is);
   const { label, means } = SAYS[first.is];
   return {
     says: sure
@@ -149,7 +157,33 @@ function isItASupply(v: Values, mains: number): GaugeAnswer {
         text: 'Live measurement: competent persons only, insulated probes, one hand, nothing wet. The roll can start.',
       },
     ],
-    feeds: { finding: { check: 'head-socket-volts', value: v.read!, unit: 'V', condition: 'roll-on' } },
+    feeds:
+      v.roll === 'none'
+        ? {}
+        : { finding: { check: 'head-socket-volts', value: v.read!, unit: 'V', condition: `roll-${v.roll!}` } },
+  };
+}
+
+/** With the roll switched off nothing should stand there but a few volts that the neighbouring wire lends. */
+function rollOff(read: number, is: SupplyClass): GaugeAnswer {
+  const isLive = is === 'supply' || is === 'low';
+  return {
+    says: isLive ? 'Live although the roll is switched off.' : 'Nothing but a ghost, as it must be with the roll off.',
+    tone: isLive ? 'bad' : 'plain',
+    figures: [],
+    notes: [
+      {
+        sort: 'advice',
+        text: isLive
+          ? 'The brush switch does not part it, or it is bridged: the roll can start at any moment. Read the switch with the plug out.'
+          : 'It says nothing about the line: switch the roll on and read once more.',
+      },
+      {
+        sort: 'caution',
+        text: 'Live measurement: competent persons only, insulated probes, one hand, nothing wet. The roll can start.',
+      },
+    ],
+    feeds: { finding: { check: 'head-socket-volts', value: read, unit: 'V', condition: 'roll-off' } },
   };
 }
 

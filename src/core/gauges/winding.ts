@@ -85,6 +85,11 @@ export const winding = gauge({
     },
   ],
   answers: ['bar-to-bar-ohms', 'motor-winding-ohms', 'carbon-brush-length'],
+  opens: {
+    'bar-to-bar-ohms': { asks: 'bars' },
+    'motor-winding-ohms': { asks: 'winding' },
+    'carbon-brush-length': { asks: 'brush' },
+  },
   usual: ['meter'],
   example: {
     asks: 'bars',

@@ -101,3 +101,18 @@ test('an answer that moves nothing gives no reason, and a check without reasons 
   expect(document.body.textContent).not.toContain('Why this one');
   await act(async () => {});
 });
+
+test('a gauge is opened as the check asks it, with the machine’s own mains where it wants them', async () => {
+  const turned = { check_id: 'finger-turn', outcome: 'normal-drag' };
+  card('head-socket-volts', jobInFind([turned]));
+  const asked = screen
+    .getAllByRole<HTMLAnchorElement>('link', { name: 'Reckon it: Supply and cord' })
+    .map((link) => new URL(link.href).searchParams);
+  expect(asked.map((a) => a.get('roll')).sort()).toEqual(['off', 'on']);
+  for (const a of asked) {
+    expect(a.get('asks')).toBe('reading');
+    expect(a.get('job')).toBe('12');
+    expect(a.get('mains')).toMatch(/^1\d\d V$|^2\d\d V$/);
+  }
+  await act(async () => {});
+});

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Aspect } from '@/core/diagnosis/knowledge';
-import { gauges } from '@/core/gauges/catalogue';
+import { gauges, openedFrom, type AnyGauge } from '@/core/gauges/catalogue';
 import { ambiguity, formatQuantity, parseQuantity, UNITS, type Quantity } from '@/core/units/units';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
@@ -306,7 +306,7 @@ function ReadingEntry({
           <Link
             key={g.id}
             component={NextLink}
-            href={`/gauges/${g.id}?job=${job.id}`}
+            href={gaugeAddress(g, checkId, aspect.condition, job)}
             sx={{ alignSelf: 'center', minHeight: 32 }}
           >
             Reckon it: {g.label}
@@ -315,6 +315,13 @@ function ReadingEntry({
       <FromInstrument job={job} check={checkId} aspect={aspect} disabled={disabled} onReading={setTyped} />
     </Box>
   );
+}
+
+/** The gauge as this check asks it: what is chosen there, and the machine's own mains. */
+function gaugeAddress(gauge: AnyGauge, check: string, condition: string | undefined, job: JobFacts): string {
+  const chosen = Object.entries(openedFrom(gauge, check, condition)).map(([name, value]) => [name, String(value)]);
+  const mains = 'mains' in gauge.fields ? [['mains', `${job.machine.mainsV} V`]] : [];
+  return `/gauges/${gauge.id}?${new URLSearchParams([['job', String(job.id)], ...chosen, ...mains]).toString()}`;
 }
 
 /** A lengthening may be typed as worn / new lengths. */
