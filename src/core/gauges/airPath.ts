@@ -131,8 +131,8 @@ export const airPath = gauge({
       source: 'ASTM F558, constant from memory: its inch of water is one at room temperature.',
     },
   ],
-  answers: ['inlet-vacuum'],
-  opens: { 'inlet-vacuum': { asks: 'clog' } },
+  answers: ['inlet-vacuum', 'trip-time'],
+  opens: { 'inlet-vacuum': { asks: 'clog' }, 'trip-time': { asks: 'filter' } },
   usual: ['meter', 'room', 'blocked'],
   example: {
     asks: 'clog',
@@ -430,6 +430,7 @@ function whatIf(v: Values, fan: Fan, sections: Section[], notes: Note[], units: 
     figures,
     notes,
     drawings: [curves(fan, sections, worse), heatCurve(motor, flow)],
+    feeds: v.tripped === undefined ? {} : { finding: { check: 'trip-time', value: v.tripped, unit: 'min' } },
   };
 }
 

@@ -249,6 +249,22 @@ describe('opened from a check', () => {
       roll: 'off',
     });
   });
+  test('what was measured answers the check it was asked for, and no other', () => {
+    const winding = (which: string) =>
+      answerOf('winding', exampleOf('winding', { asks: 'winding', which, toFrame: '' })).feeds!.finding?.check;
+    expect(['brush', 'suction', 'field', 'other'].map(winding)).toEqual([
+      'motor-winding-ohms',
+      'suction-motor-ohms',
+      'field-ohms',
+      undefined,
+    ]);
+    const lead = (more: RawValues) =>
+      answerOf('pack', exampleOf('pack', { asks: 'lead-acid', restVolts: '', gravity: '', ...more })).feeds!.finding;
+    expect(lead({ restVolts: '12.6 V', cellCount: '6' })).toMatchObject({ check: 'pack-volts', value: 12.6 });
+    expect(lead({ gravity: '1.25' })).toMatchObject({ check: 'gravity-test' });
+    const trip = answerOf('air-path', exampleOf('air-path', { asks: 'filter', tripped: '6 min' })).feeds!.finding;
+    expect(trip).toMatchObject({ check: 'trip-time', value: 6 });
+  });
   test('a few volts with the roll off are normal, a supply there is not, and neither answers for the roll on', () => {
     const off = (read: string) =>
       answerOf('supply-and-cord', exampleOf('supply-and-cord', { asks: 'reading', roll: 'off', read, mains: '120 V' }));

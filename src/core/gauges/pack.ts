@@ -63,7 +63,7 @@ export const pack = gauge({
   label: 'Pack',
   group: 'battery',
   purpose: 'How far the cells are apart, what a pack still holds, how charged a battery is, how long it runs.',
-  version: 2,
+  version: 3,
   heavy: true,
   fields,
   formulas: [
@@ -86,7 +86,10 @@ export const pack = gauge({
     { text: 'Run time H · (C/(I·H))^k.', source: 'Peukert 1897; exponents common practice, no source.' },
   ],
   answers: ['cell-spread', 'gravity-test'],
-  opens: { 'cell-spread': { asks: 'cells' }, 'gravity-test': { asks: 'lead-acid' } },
+  opens: {
+    'cell-spread': { asks: 'cells' },
+    'gravity-test': { asks: 'lead-acid' },
+  },
   usual: ['acid', 'peukert', 'ratedHours'],
   example: {
     asks: 'cells',
@@ -222,7 +225,13 @@ function leadAcid(v: Values): GaugeAnswer {
         : []),
       ACID,
     ],
-    feeds: { finding: { check: 'gravity-test', value: charge, unit: '%' } },
+    // What was measured answers its own check: a charge told from volts is no gravity.
+    feeds: {
+      finding:
+        byGravity === null
+          ? { check: 'pack-volts', value: v.restVolts!, unit: 'V' }
+          : { check: 'gravity-test', value: byGravity, unit: '%' },
+    },
   };
 }
 

@@ -32,6 +32,11 @@ const fields = {
     optional: true,
     hint: 'the least of all bars, 500 V DC; OL is over range',
   }),
+  which: choice(
+    'Which',
+    { brush: 'Brush or drive motor', suction: 'Suction motor', field: 'Field of a motor', other: 'Another' },
+    coil,
+  ),
   metal: choice('Wound of', { copper: 'Copper', aluminium: 'Aluminium' }, coil),
   ohm: quantity('resistance', 'Measured', [0.001, 1e8], coil),
   at: quantity('temperature', 'Its temperature', [-20, 180], coil),
@@ -59,7 +64,7 @@ export const winding = gauge({
   label: 'Winding and commutator',
   group: 'motor',
   purpose: 'Which bars stand out, whether a winding agrees with its twin, how long a carbon brush lasts.',
-  version: 2,
+  version: 3,
   fields,
   formulas: [
     {
@@ -84,10 +89,12 @@ export const winding = gauge({
       source: 'Common practice, no source.',
     },
   ],
-  answers: ['bar-to-bar-ohms', 'motor-winding-ohms', 'carbon-brush-length'],
+  answers: ['bar-to-bar-ohms', 'motor-winding-ohms', 'suction-motor-ohms', 'field-ohms', 'carbon-brush-length'],
   opens: {
     'bar-to-bar-ohms': { asks: 'bars' },
-    'motor-winding-ohms': { asks: 'winding' },
+    'motor-winding-ohms': { asks: 'winding', which: 'brush' },
+    'suction-motor-ohms': { asks: 'winding', which: 'suction' },
+    'field-ohms': { asks: 'winding', which: 'field' },
     'carbon-brush-length': { asks: 'brush' },
   },
   usual: ['meter'],
@@ -95,6 +102,7 @@ export const winding = gauge({
     asks: 'bars',
     readings: '1.21 1.20 1.22 1.21 1.19 1.20 2.95 1.21 1.22 1.20 1.21 0.62 1.20 1.21 1.22 1.20',
     toShaft: '200 Mohm',
+    which: 'brush',
     metal: 'copper',
     ohm: '3.1 ohm',
     at: '21 °C',
@@ -235,11 +243,21 @@ function twin(v: Values): GaugeAnswer {
         : [{ label: 'To the frame', value: v.toFrame, quantity: 'resistance' as const }]),
     ],
     notes,
-    feeds: {
-      finding: leaks
-        ? { check: 'motor-winding-ohms', value: v.toFrame!, unit: 'Ω', condition: 'frame' }
-        : { check: 'motor-winding-ohms', value: v.ohm!, unit: 'Ω', condition: 'winding' },
-    },
+    feeds: windingFinding(v, leaks),
+  };
+}
+
+const CHECKS = { brush: 'motor-winding-ohms', suction: 'suction-motor-ohms' } as const;
+
+/** The check that was asked is answered, and no other motor's. */
+function windingFinding(v: Values, leaks: boolean): GaugeAnswer['feeds'] {
+  if (v.which === 'other') return {};
+  if (v.which === 'field') return leaks ? {} : { finding: { check: 'field-ohms', value: v.ohm!, unit: 'Ω' } };
+  const check = CHECKS[v.which!];
+  return {
+    finding: leaks
+      ? { check, value: v.toFrame!, unit: 'Ω', condition: 'frame' }
+      : { check, value: v.ohm!, unit: 'Ω', condition: 'winding' },
   };
 }
 
