@@ -117,3 +117,25 @@ describe('a table of cells', () => {
     expect(screen.getByRole('alert').textContent).toMatch(/Line 2/);
   });
 });
+
+test('where to hold what is drawn for what is asked, and told to whoever does not see it', async () => {
+  const roll = gauges.find((g) => g.id === 'roll')!;
+  const { unmount } = stand(<GaugeScreen name="roll" desk={desk} filled={roll.example} mayKeepUsual={false} />);
+  await settle();
+  expect(screen.getByRole('img', { name: /from the sole plate down to the tips/ })).toBeTruthy();
+  unmount();
+  const supply = gauges.find((g) => g.id === 'supply-and-cord')!;
+  stand(
+    <GaugeScreen
+      name="supply-and-cord"
+      desk={desk}
+      filled={{ ...supply.example, asks: 'cord' }}
+      mayKeepUsual={false}
+    />,
+  );
+  await settle();
+  expect(screen.queryByRole('img', { name: /outer contacts/ })).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: 'Is this a supply?' }));
+  await settle();
+  expect(screen.getByRole('img', { name: /outer contacts/ })).toBeTruthy();
+});

@@ -16,6 +16,7 @@ import { Empty } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { AboutGauge } from './AboutGauge';
 import { GaugeForm } from './GaugeForm';
+import { GaugePlaces } from './GaugePlaces';
 import { GaugeResult } from './GaugeResult';
 import { JobUses } from './JobUses';
 import { KeepUsual } from './KeepUsual';
@@ -145,6 +146,7 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
           }}
         >
           <Box sx={{ display: 'grid', gap: 1.5, minWidth: 0 }}>
+            <GaugePlaces gauge={name} typed={typed} />
             <GaugeForm
               fields={gauge.fields}
               typed={typed}
