@@ -48,6 +48,7 @@ export const bearing = gauge({
     { text: 'Two contact seals in dust, shields only in clean air.', source: 'Common practice, no source.' },
   ],
   answers: [],
+  measures: ['bearing'],
   usual: ['caliper'],
   example: {
     bore: '5.02 mm',

@@ -118,6 +118,7 @@ export const belt = gauge({
     },
   ],
   answers: ['belt-against-new', 'roll-speed'],
+  measures: ['belt'],
   opens: { 'belt-against-new': { sort: 'compare' }, 'roll-speed': { sort: 'flat' } },
   usual: ['stretch', 'modulus', 'caliper'],
   example: {

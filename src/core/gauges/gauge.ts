@@ -146,7 +146,11 @@ export interface Gauge<F extends Fields = Fields> {
   usual: readonly string[];
   /** Checks of the finder whose reading it can give. */
   answers: readonly string[];
-  /** How it is opened from such a check, by the check or `check/condition` of what was asked there: choices that are then made. */
+  /** Groups of parts that it measures: it is offered where one of them is repaired. */
+  measures?: readonly string[];
+  /**
+   * How it is opened, by the check, the `check/condition` of what was asked there, or `part/group`: choices that are then made.
+   */
   opens?: Readonly<Record<string, RawValues>>;
   /** It may take over 50 ms and belongs in a worker. */
   heavy?: boolean;

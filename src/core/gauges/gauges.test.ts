@@ -237,8 +237,9 @@ describe('opened from a check', () => {
   test('a gauge starts as the check asked, and every choice it makes is one of its own', () => {
     for (const g of gauges)
       for (const [from, chosen] of Object.entries(g.opens ?? {})) {
-        const [check] = from.split('/');
-        expect(g.answers).toContain(check);
+        const [check, group] = from.split('/');
+        if (check === 'part') expect(g.measures).toContain(group);
+        else expect(g.answers).toContain(check);
         for (const [name, value] of Object.entries(chosen)) {
           const field = g.fields[name]!;
           expect(field.sort === 'choice' && field.options.some((o) => o.id === value)).toBe(true);

@@ -86,6 +86,7 @@ export const pack = gauge({
     { text: 'Run time H · (C/(I·H))^k.', source: 'Peukert 1897; exponents common practice, no source.' },
   ],
   answers: ['cell-spread', 'gravity-test'],
+  measures: ['battery'],
   opens: {
     'cell-spread': { asks: 'cells' },
     'gravity-test': { asks: 'lead-acid' },

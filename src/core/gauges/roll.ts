@@ -47,6 +47,7 @@ export const roll = gauge({
     },
   ],
   answers: ['bristle-height'],
+  measures: ['roll'],
   usual: [],
   example: {
     readings: '2026-01-10 9.6 mm\n2026-03-14 8.9 mm\n2026-06-02 8.1 mm\n2026-09-20 7.0 mm',

@@ -56,6 +56,7 @@ export const scrubber = gauge({
     },
   ],
   answers: [],
+  measures: ['squeegee'],
   usual: ['overlap', 'share', 'picked'],
   example: {
     width: '700 mm',

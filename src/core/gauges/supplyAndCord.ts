@@ -97,7 +97,9 @@ export const supplyAndCord = gauge({
     },
   ],
   answers: ['head-socket-volts'],
+  measures: ['cord'],
   opens: {
+    'part/cord': { asks: 'cord' },
     'head-socket-volts': { asks: 'reading' },
     'head-socket-volts/roll-on': { roll: 'on' },
     'head-socket-volts/roll-off': { roll: 'off' },

@@ -8,10 +8,11 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Aspect } from '@/core/diagnosis/knowledge';
-import { gauges, openedFrom, type AnyGauge } from '@/core/gauges/catalogue';
+import { gauges } from '@/core/gauges/catalogue';
 import { ambiguity, formatQuantity, parseQuantity, UNITS, type Quantity } from '@/core/units/units';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
+import { gaugeAddress } from '../job/gaugeAddress';
 import { aspectFor, cautionOf, doingOf, faultLabel, isRollTurned, outcomeLabel, type Doing } from '../job/labels';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Key } from '../parts/Key';
@@ -306,7 +307,7 @@ function ReadingEntry({
           <Link
             key={g.id}
             component={NextLink}
-            href={gaugeAddress(g, checkId, aspect.condition, job)}
+            href={gaugeAddress(g, job, checkId, aspect.condition)}
             sx={{ alignSelf: 'center', minHeight: 32 }}
           >
             Reckon it: {g.label}
@@ -315,13 +316,6 @@ function ReadingEntry({
       <FromInstrument job={job} check={checkId} aspect={aspect} disabled={disabled} onReading={setTyped} />
     </Box>
   );
-}
-
-/** The gauge as this check asks it: what is chosen there, and the machine's own mains. */
-function gaugeAddress(gauge: AnyGauge, check: string, condition: string | undefined, job: JobFacts): string {
-  const chosen = Object.entries(openedFrom(gauge, check, condition)).map(([name, value]) => [name, String(value)]);
-  const mains = 'mains' in gauge.fields ? [['mains', `${job.machine.mainsV} V`]] : [];
-  return `/gauges/${gauge.id}?${new URLSearchParams([['job', String(job.id)], ...chosen, ...mains]).toString()}`;
 }
 
 /** A lengthening may be typed as worn / new lengths. */

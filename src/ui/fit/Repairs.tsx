@@ -3,10 +3,15 @@
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import { gauges } from '@/core/gauges/catalogue';
+import type { JobFacts } from '@/shop/jobView/dto';
+import { gaugeAddress } from '../job/gaugeAddress';
 import { faultLabel, faultOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { Empty } from '../parts/Notice';
+import NextLink from '../theme/NextLink';
 
 /** What was found and must be mended; what is not ticked stays open on the machine and is told to its owner. */
 export function Repairs({ desk }: { desk: JobDesk }) {
@@ -21,27 +26,48 @@ export function Repairs({ desk }: { desk: JobDesk }) {
       </Typography>
       {faults.length === 0 && <Empty>Nothing is proved yet.</Empty>}
       {faults.map((id) => (
-        <FormControlLabel
-          key={id}
-          control={
-            <Checkbox
-              checked={job.repaired.includes(id)}
-              disabled={busy || closed}
-              onChange={(e) => void act('mark-repaired', { fault: id, done: e.target.checked })}
-            />
-          }
-          label={
-            <>
-              {faultOf(id)?.repair.label ?? faultLabel(id)}
-              <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.88em' }}>
-                {faultLabel(id)}
-                {earlier.has(id) && `, open since job ${earlier.get(id)}`}
-                {!job.repaired.includes(id) && '; not ticked, it stays open on the machine'}
-              </Box>
-            </>
-          }
-          sx={{ display: 'flex', borderBottom: '1px solid', borderColor: 'divider', mx: 0, py: 0.25 }}
-        />
+        <Box key={id} sx={{ borderBottom: '1px solid', borderColor: 'divider' }}>
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={job.repaired.includes(id)}
+                disabled={busy || closed}
+                onChange={(e) => void act('mark-repaired', { fault: id, done: e.target.checked })}
+              />
+            }
+            label={
+              <>
+                {faultOf(id)?.repair.label ?? faultLabel(id)}
+                <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.88em' }}>
+                  {faultLabel(id)}
+                  {earlier.has(id) && `, open since job ${earlier.get(id)}`}
+                  {!job.repaired.includes(id) && '; not ticked, it stays open on the machine'}
+                </Box>
+              </>
+            }
+            sx={{ display: 'flex', mx: 0, py: 0.25 }}
+          />
+          {!closed && <Measured fault={id} job={job} />}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** The gauges that measure what this repair takes. */
+function Measured({ fault, job }: { fault: string; job: JobFacts }) {
+  const groups = faultOf(fault)?.repair.parts ?? [];
+  const offered = gauges.flatMap((g) => {
+    const group = groups.find((one) => g.measures?.includes(one));
+    return group === undefined ? [] : [{ g, group }];
+  });
+  if (offered.length === 0) return null;
+  return (
+    <Box className="no-print" sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', pl: 5.25, pb: 0.75 }}>
+      {offered.map(({ g, group }) => (
+        <Link key={g.id} component={NextLink} href={gaugeAddress(g, job, `part/${group}`)} sx={{ minHeight: 28 }}>
+          Measure it: {g.label}
+        </Link>
       ))}
     </Box>
   );

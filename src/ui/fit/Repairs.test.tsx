@@ -1,0 +1,36 @@
+/** @jest-environment jsdom */
+import { act, screen } from '@testing-library/react';
+import { gauges } from '@/core/gauges/catalogue';
+import { knowledge } from '@/knowledge';
+import { jobInFind } from '../job/job.fixture';
+import type { JobDesk } from '../job/useJob';
+import { furnishBrowser, stand } from '../testBench.fixture';
+import { Repairs } from './Repairs';
+
+beforeEach(() => furnishBrowser());
+
+const desk = (fault: string) => {
+  const { facts } = jobInFind();
+  return { job: { ...facts, proved: [fault] }, busy: false, act: jest.fn() } as unknown as JobDesk;
+};
+
+test('what a repair takes can be measured from there, in the way that part wants', async () => {
+  stand(<Repairs desk={desk('belt-broken')} />);
+  const link = screen.getByRole<HTMLAnchorElement>('link', { name: 'Measure it: Belt' });
+  expect(new URL(link.href).pathname).toBe('/gauges/belt');
+  expect(new URL(link.href).searchParams.get('job')).toBe('12');
+  await act(async () => {});
+});
+
+test('a carbon brush opens the winding gauge at the brush', async () => {
+  const worn = knowledge.faults.find((f) => f.repair.parts?.includes('carbon'))!;
+  stand(<Repairs desk={desk(worn.id)} />);
+  const link = screen.getByRole<HTMLAnchorElement>('link', { name: 'Measure it: Winding and commutator' });
+  expect(new URL(link.href).searchParams.get('asks')).toBe('brush');
+  await act(async () => {});
+});
+
+test('every group that a gauge measures is one that some repair takes', () => {
+  const groups = new Set(knowledge.faults.flatMap((f) => f.repair.parts ?? []));
+  for (const g of gauges) for (const group of g.measures ?? []) expect(groups).toContain(group);
+});
