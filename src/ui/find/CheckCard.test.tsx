@@ -17,6 +17,7 @@ function card(checkId: string, { facts, odds } = jobInFind()) {
       proposed
       onRecord={onRecord}
       onLeave={onLeave}
+      onBegin={() => {}}
     />,
   );
   return { onRecord, onLeave };

@@ -32,12 +32,14 @@ interface Props {
   /** `stay` keeps the check on the bench for its further aspects. */
   onRecord: (answered: Answered[], stay: boolean) => void;
   onLeave: () => void;
+  /** A reading is being taken or typed: what is begun stays on the bench, whatever is worked out meanwhile. */
+  onBegin: () => void;
 }
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'q', 'w', 'e', 'r', 'i', 'o', 'p'];
 
 /** One check: why this one, how it is done, what can hurt, and one key per outcome. */
-export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave }: Props) {
+export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave, onBegin }: Props) {
   const doing = doingOf(job.machine.kind, checkId)!;
   const answered = new Set(
     job.findings.filter((f) => !f.revoked && !f.before && f.check === checkId).map((f) => aspectFor(doing, f)?.id),
@@ -150,6 +152,7 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave }: P
             job={job}
             checkId={checkId}
             disabled={!canAct}
+            onBegin={onBegin}
             onRecord={(value, unit) =>
               onRecord(
                 [{ check: checkId, value, unit, ...(aspect.condition ? { condition: aspect.condition } : {}) }],
@@ -243,12 +246,14 @@ function ReadingEntry({
   job,
   checkId,
   disabled,
+  onBegin,
   onRecord,
 }: {
   aspect: Aspect;
   job: JobFacts;
   checkId: string;
   disabled: boolean;
+  onBegin: () => void;
   onRecord: (value: number, unit: string) => void;
 }) {
   const spec = aspect.reading!;
@@ -284,7 +289,10 @@ function ReadingEntry({
       <TextField
         label={`${aspect.label} (${spec.unit})`}
         value={typed}
-        onChange={(e) => setTyped(e.target.value)}
+        onChange={(e) => {
+          onBegin();
+          setTyped(e.target.value);
+        }}
         disabled={disabled}
         error={Boolean(error)}
         helperText={
@@ -313,7 +321,14 @@ function ReadingEntry({
             Reckon it: {g.label}
           </Link>
         ))}
-      <FromInstrument job={job} check={checkId} aspect={aspect} disabled={disabled} onReading={setTyped} />
+      <FromInstrument
+        job={job}
+        check={checkId}
+        aspect={aspect}
+        disabled={disabled}
+        onBegin={onBegin}
+        onReading={setTyped}
+      />
     </Box>
   );
 }

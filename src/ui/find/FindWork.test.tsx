@@ -182,3 +182,40 @@ test('findings that cannot all be true are said to be so', async () => {
   await settle();
   expect(screen.getByText('These findings cannot all be true.')).toBeTruthy();
 });
+
+test('a reading that is begun stays on the bench, whatever is worked out anew meanwhile', async () => {
+  const { answer } = furnishBrowser();
+  const turned = jobInFind([{ check_id: 'finger-turn', outcome: 'normal-drag' }]);
+  const { assessment } = turned.odds;
+  const read = assessment.next.find((n) =>
+    checksOf(knowledge, 'upright-brush-motor')
+      .find((c) => c.id === n.check)
+      ?.aspects.some((a) => a.reading),
+  )!;
+  const odds = { ...turned.odds, assessment: { ...assessment, next: [read], finished: false } };
+  answer.with = (_method, url) => {
+    if (url.endsWith('/revoke-finding'))
+      return {
+        id: 12,
+        version: 3,
+        findings: turned.facts.findings.map((f) => ({ ...f, revoked: true })),
+        oddsKey: before.facts.oddsKey,
+      };
+    // The new odds are long in coming.
+    if (url.endsWith('/odds')) return new Promise(() => {});
+    return { content: null, at: null };
+  };
+  function Turned() {
+    const desk = useJob(turned.facts, odds);
+    return <FindWork desk={desk} onLook={() => {}} onDone={() => {}} station={null} onStation={() => {}} />;
+  }
+  stand(<Turned />);
+  await settle();
+  const field = () => within(bench()).getAllByRole<HTMLInputElement>('textbox')[0]!;
+  fireEvent.change(field(), { target: { value: '17' } });
+  await settle();
+  fireEvent.click(screen.getByRole('button', { name: /Undo last/ }));
+  await settle();
+  expect(screen.getByRole('region', { name: 'Odds of the faults' }).getAttribute('aria-busy')).toBe('true');
+  expect(field().value).toBe('17');
+});

@@ -127,6 +127,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
               proposed={current === proposed}
               onRecord={record}
               onLeave={() => setPinned(null)}
+              onBegin={() => setPinned(current)}
             />
           ) : closed ? (
             <Notice title="This job is closed." />

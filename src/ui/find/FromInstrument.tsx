@@ -19,12 +19,13 @@ interface Props {
   check: string;
   aspect: Aspect;
   disabled: boolean;
+  onBegin: () => void;
   /** What the instrument shows, as it would be typed. */
   onReading: (typed: string) => void;
 }
 
 /** Takes the reading from an instrument: a simulated one on a practice job, a real one on a serial line where that is switched on. */
-export function FromInstrument({ job, check, aspect, disabled, onReading }: Props) {
+export function FromInstrument({ job, check, aspect, disabled, onBegin, onReading }: Props) {
   const [shown, setShown] = useState<{ instrument: string; value: string } | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -37,6 +38,7 @@ export function FromInstrument({ job, check, aspect, disabled, onReading }: Prop
     onReading(value);
   };
   const simulated = async () => {
+    onBegin();
     setBusy(true);
     const sent = await send<MeasuredView>('POST', `/api/v1/jobs/${job.id}/measure`, {
       check,
@@ -47,6 +49,7 @@ export function FromInstrument({ job, check, aspect, disabled, onReading }: Prop
     if (sent.ok) show(sent.value.instrument, parseMeterLine(sent.value.line.trimEnd()));
   };
   const real = async () => {
+    onBegin();
     setBusy(true);
     setTrouble(null);
     stop.current = new AbortController();
