@@ -86,6 +86,8 @@ export async function putOnBench(page: Page, name: string): Promise<void> {
     await page.getByLabel('Find a check').press('Enter');
   }
   await expect(card.getByRole('heading', { name, exact: true })).toBeVisible();
+  // The odds put their reasons above the keys: a press between its down and its up would fall beside the key that moved.
+  await settled(page);
 }
 
 /**
