@@ -117,3 +117,11 @@ test('a gauge is opened as the check asks it, with the machine’s own mains whe
   }
   await act(async () => {});
 });
+
+test('the reasons, which come with the odds, stand below the keys: none of them moves away under a finger', async () => {
+  card('finger-turn');
+  const why = screen.getByText('Why this one:');
+  for (const button of screen.getAllByRole('button'))
+    expect(button.compareDocumentPosition(why) & Node.DOCUMENT_POSITION_FOLLOWING).toBeTruthy();
+  await act(async () => {});
+});

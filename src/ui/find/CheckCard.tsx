@@ -123,7 +123,6 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave, onB
           </Button>
         )}
       </Box>
-      {next && <Why job={job} doing={doing} next={next} />}
       <Box component="ol" sx={{ m: 0, pl: 2.5, '& li': { fontSize: '0.95rem' } }}>
         {doing.how.map((line) => (
           <li key={line}>{line}</li>
@@ -199,6 +198,8 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave, onB
           </Button>
         </Box>
       )}
+      {/* Below the keys: it comes with the odds, and nothing may move away under a finger. */}
+      {next && <Why job={job} doing={doing} next={next} />}
     </Box>
   );
 }

@@ -36,6 +36,15 @@ function Spot({
   );
 }
 
+/** What a part of the drawing is called. */
+function Part({ x, y, name, anchor = 'start' }: { x: number; y: number; name: string; anchor?: 'start' | 'middle' }) {
+  return (
+    <text x={x} y={y} textAnchor={anchor} data-part="">
+      {name}
+    </text>
+  );
+}
+
 /** A distance between two marks, with the name of its field. */
 function Span({ from, to, y, name }: { from: number; to: number; y: number; name: string }) {
   return (
@@ -62,26 +71,13 @@ const air: Place = {
       <circle cx="366" cy="52" r="22" />
       <path d="M366 38 V66 M352 52 H380" opacity="0.6" />
       <path d="M300 52 H306 M322 52 H344 M388 52 H430 M422 48 L430 52 L422 56" />
-      <g stroke="none" fill="currentColor">
-        <text x="25" y="80" textAnchor="middle" data-part="">
-          head
-        </text>
-        <text x="112" y="68" textAnchor="middle" data-part="">
-          wand
-        </text>
-        <text x="194" y="84" textAnchor="middle" data-part="">
-          hose
-        </text>
-        <text x="270" y="84" textAnchor="middle" data-part="">
-          bin
-        </text>
-        <text x="314" y="84" textAnchor="middle" data-part="">
-          filter
-        </text>
-        <text x="366" y="88" textAnchor="middle" data-part="">
-          motor
-        </text>
-      </g>
+      <Part x={25} y={80} name="head" anchor="middle" />
+      <Part x={112} y={68} name="wand" anchor="middle" />
+      <Part x={194} y={84} name="hose" anchor="middle" />
+      <Part x={270} y={84} name="bin" anchor="middle" />
+      <Part x={314} y={84} name="filter" anchor="middle" />
+      <Part x={366} y={88} name="motor" anchor="middle" />
+
       <Spot x={70} y={50} to={30} name="neck" />
       <Spot x={147} y={50} to={18} name="wand’s upper end" />
       <Spot x={237} y={50} to={30} name="machine’s inlet" />
@@ -153,14 +149,8 @@ const roll: Place = {
           stand-out
         </text>
       </g>
-      <g stroke="none" fill="currentColor">
-        <text x="52" y="36" data-part="">
-          sole plate
-        </text>
-        <text x="52" y="90" data-part="">
-          line of the tips
-        </text>
-      </g>
+      <Part x={52} y={36} name="sole plate" />
+      <Part x={52} y={90} name="line of the tips" />
     </>
   ),
 };
@@ -208,17 +198,10 @@ const shims: Place = {
       <rect x="120" y="30" width="110" height="52" />
       <path d="M90 28 V92 M270 28 V92" strokeWidth="5" opacity="0.7" />
       <path d="M48 30 V82" strokeWidth="8" opacity="0.85" />
-      <g stroke="none" fill="currentColor">
-        <text x="48" y="98" textAnchor="middle" data-part="">
-          fan
-        </text>
-        <text x="175" y="76" textAnchor="middle" data-part="">
-          armature
-        </text>
-        <text x="282" y="90" data-part="">
-          commutator’s end
-        </text>
-      </g>
+      <Part x={48} y={98} name="fan" anchor="middle" />
+      <Part x={175} y={76} name="armature" anchor="middle" />
+      <Part x={282} y={90} name="commutator’s end" />
+
       <Span from={53} to={88} y={22} name="stand-off" />
       <Span from={231} to={268} y={22} name="float" />
     </>
