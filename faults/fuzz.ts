@@ -1,5 +1,6 @@
 import { request as rawRequest } from 'node:http';
 import fc from 'fast-check';
+import { addressOf, operationsOf, schemaOf, type Document, type Schema } from './document';
 import { expect, Hand, type Stand } from './stand';
 
 const PORT = 4394;
@@ -9,27 +10,6 @@ const AT_ONCE = 8;
 const LONGEST_REFUSAL = 30_000;
 /** Stands in everything that is sent; must stand in no line of the log. */
 const MARK = 'zq-mark-zq';
-
-interface Schema {
-  $ref?: string;
-  type?: string;
-  enum?: unknown[];
-  properties?: Record<string, Schema>;
-  required?: string[];
-  items?: Schema;
-  anyOf?: Schema[];
-  format?: string;
-  minLength?: number;
-  maxLength?: number;
-}
-interface Operation {
-  requestBody?: { content: Record<string, { schema: Schema }> };
-  parameters?: { name: string; in: string }[];
-}
-interface Document {
-  paths: Record<string, Record<string, Operation>>;
-  components: { schemas: Record<string, Schema> };
-}
 
 const deep = () => {
   let value: unknown = 1;
@@ -89,7 +69,7 @@ const PATH_NONSENSE = fc.constantFrom(
 function of(schema: Schema, document: Document, depth = 0): fc.Arbitrary<unknown> {
   const mostly = (sane: fc.Arbitrary<unknown>) =>
     fc.oneof({ weight: 12, arbitrary: sane }, { weight: 1, arbitrary: NONSENSE });
-  if (schema.$ref) return of(document.components.schemas[schema.$ref.split('/').at(-1)!] ?? {}, document, depth + 1);
+  if (schema.$ref) return of(schemaOf(schema, document), document, depth + 1);
   if (schema.enum) return mostly(fc.constantFrom(...schema.enum));
   if (schema.anyOf) return fc.oneof(...schema.anyOf.map((s) => of(s, document, depth)));
   switch (schema.type) {
@@ -132,12 +112,7 @@ interface Asked {
 
 /** One request to any of the operations. */
 function anyRequest(document: Document): fc.Arbitrary<Asked> {
-  const operations = Object.entries(document.paths).flatMap(([path, item]) =>
-    Object.entries(item)
-      .filter(([method]) => ['get', 'post', 'put', 'delete'].includes(method))
-      .map(([method, operation]) => ({ path, method: method.toUpperCase(), operation })),
-  );
-  return fc.constantFrom(...operations).chain(({ path, method, operation }) => {
+  return fc.constantFrom(...operationsOf(document)).chain(({ path, method, operation }) => {
     const names = [...path.matchAll(/\{(\w+)\}/g)].map((m) => m[1]!);
     const inPath = fc.tuple(
       ...names.map((name) =>
@@ -170,15 +145,13 @@ function anyRequest(document: Document): fc.Arbitrary<Asked> {
         : fc.constantFrom('', MARK, 'name,phone\nAda,1\n', 'BEGIN:VCARD\nFN:x\nEND:VCARD', '\0\0', 'name\r=1+1')
       : fc.constant(undefined);
     return fc.tuple(inPath, query, body).map(([params, asked, text]) => {
-      let filled = path;
-      names.forEach((name, i) => (filled = filled.replace(`{${name}}`, params[i]!)));
       const words = Object.entries(asked)
         .map(([k, v]) => `${k}=${encodeURIComponent(String(v))}`)
         .join('&');
-      const root = path === '/sign-in' ? '/api' : '/api/v1';
+      const filled = addressOf(path, (name) => params[names.indexOf(name)]!);
       return {
         method,
-        path: `${root}${filled}${words ? `?${words}` : ''}`,
+        path: `${filled}${words ? `?${words}` : ''}`,
         ...(text === undefined ? {} : { body: text }),
       };
     });
