@@ -36,6 +36,16 @@ export interface JobState {
     person: string | null;
   }[];
   ticks: string[];
+  /** Steps of the way in, in the order in which they were pressed. */
+  stripped: { step: string; state: 'done' | 'not-here'; at: Instant }[];
+  /** What was not as it should be with loose pieces. */
+  losses: {
+    id: number;
+    step: string;
+    what: 'missing' | 'broken' | 'lost' | 'rusted';
+    count: number;
+    settled: '' | 'replaced' | 'told' | 'freed';
+  }[];
   fitted: {
     id: number;
     /** Null for a part that is on no list. */
@@ -108,6 +118,8 @@ const STATE = `select
   ${list('item, last_done_on, due_on', 'plan where machine_id = job.machine_id', 'due_on')} as plans,
   ${names('sign', 'arrival_sign')} as signs,
   ${names('step', 'rebuild_tick')} as ticks,
+  ${list('step, state, at', 'strip_step where job_id = job.id', 'at')} as stripped,
+  ${list('id, step, what, count, settled', 'fastener_loss where job_id = job.id', 'id')} as losses,
   ${list('id, station, text', 'condition_mark where job_id = job.id', 'id')} as marks,
   ${list(
     'c.caution, c.how, c.at, p.name as by',

@@ -1,4 +1,5 @@
 import type {
+  Access,
   Aspect,
   Check,
   Commonness,
@@ -36,6 +37,12 @@ export type Placement = [
   common: Commonness,
   more?: { afterRepair?: Commonness; fromAgeYears?: number },
 ];
+
+/** How long an access takes is the sum of its steps. */
+export type AccessText = Omit<Access, 'openMinutes' | 'closeMinutes'>;
+export type KindText = Omit<Kind, 'access'> & { access: AccessText[] };
+/** A kind as it is written down. */
+export type KindBookText = Omit<KindBook, 'kind'> & { kind: KindText };
 
 /** What belongs to one kind: its stations, the faults that occur there, the checks that are made on it. */
 export interface KindBook {

@@ -3,7 +3,8 @@ import { cautionsFor, checksOf, inWordsOf, STRENGTHS, type Kind } from '@/core/d
 import { problemsIn } from '@/core/diagnosis/validateKnowledge';
 import { kindById, knowledge } from '.';
 import { arrivalSigns } from './counter';
-import { careLines, raisedAtTheBench, rebuildSteps } from './bench';
+import { careLines, raisedAtTheBench } from './bench';
+import { procedures } from './kinds';
 import { PROTECTIVE } from './workCautions';
 
 // Common practice, no source: what a technician may and may not be told where the work can hurt.
@@ -42,9 +43,10 @@ describe('cautions', () => {
         ...knowledge.faults
           .filter((f) => f.kinds[id])
           .flatMap((f) => cautionsFor(knowledge, id, f.repair.cautions ?? [])),
-        ...rebuildSteps
-          .filter((s) => s.kinds.includes(id))
-          .flatMap((s) => cautionsFor(knowledge, id, s.cautions ?? [])),
+        ...[
+          ...procedures[id]!.steps.flatMap((s) => [...s.cautions, ...s.back.checks.flatMap((c) => c.cautions)]),
+          ...procedures[id]!.finals.flatMap((c) => c.cautions),
+        ].flatMap((c) => cautionsFor(knowledge, id, [c])),
       ];
       // A swollen battery is a plate only where one was seen.
       expect(named).not.toContain('lithium-pack');

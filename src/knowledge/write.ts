@@ -1,5 +1,5 @@
-import type { Access, Outcome, ReadingSpec, Show, Station, Strength } from '@/core/diagnosis/knowledge';
-import type { AspectText, CheckText, FaultText } from './assemble';
+import type { Outcome, ReadingSpec, Show, Station, Strength } from '@/core/diagnosis/knowledge';
+import type { AccessText, AspectText, CheckText, FaultText } from './assemble';
 
 /** `check=outcome` or `check@condition=outcome` → how surely it shows. */
 type Shows = Record<string, Strength>;
@@ -126,14 +126,12 @@ export function station(id: string, label = id.replaceAll('-', ' '), more?: 'wea
   return { id, label, ...(more ? { [more]: true as const } : {}) };
 }
 
-/** Something that is opened: minutes to open and to close, what it lays bare. */
+/** Something that is opened, and what it lays bare; its minutes are the sums of its steps. */
 export function access(
   id: string,
   label: string,
-  openMinutes: number,
-  closeMinutes: number,
   bares: string[],
-  more: Pick<Access, 'needs' | 'closedForPower'> = {},
-): Access {
-  return { id, label, openMinutes, closeMinutes, ...more, bares };
+  more: Pick<AccessText, 'needs' | 'closedForPower'> = {},
+): AccessText {
+  return { id, label, ...more, bares };
 }

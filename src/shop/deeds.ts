@@ -13,6 +13,7 @@ import { fitPart } from './fitPart/fitPart';
 import { keepUsual } from './gauges/gauges';
 import { handBack } from './handBack/handBack';
 import { keepGauge, takeBackGauge } from './keepGauge/keepGauge';
+import { noteLoss, settleLoss } from './losses/losses';
 import { lendIn, readLearning, weighLent } from './learning/learning';
 import { addModel, amendModel, mergeModels } from './models/models';
 import {
@@ -40,6 +41,7 @@ import { serveItem } from './serveItem/serveItem';
 import { amendShop } from './shopBook/shopBook';
 import { startWait } from './startWait/startWait';
 import { strikeComplaint } from './strikeComplaint/strikeComplaint';
+import { stripStep } from './stripStep/stripStep';
 import { takeBackPart } from './takeBackPart/takeBackPart';
 import { takeIn } from './takeIn/takeIn';
 import { tickRebuild } from './tickRebuild/tickRebuild';
@@ -54,6 +56,9 @@ export const jobDeeds: readonly AnyDeedOn<number>[] = [
   revokeFinding,
   clearCaution,
   moveStage,
+  stripStep,
+  noteLoss,
+  settleLoss,
   fitPart,
   fitOther,
   takeBackPart,

@@ -12,6 +12,7 @@ import { up as economy } from './010_economy';
 import { up as stepsLeft } from './011_steps';
 import { up as doors } from './012_doors';
 import { up as keys } from './013_keys';
+import { up as strip } from './014_strip';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -28,6 +29,7 @@ export const steps: Record<string, string> = {
   '011_steps': stepsLeft,
   '012_doors': doors,
   '013_keys': keys,
+  '014_strip': strip,
 };
 
 /** Migrations as a static map: no files are read when they run. */

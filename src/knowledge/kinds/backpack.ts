@@ -1,4 +1,4 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import {
   basis,
@@ -12,7 +12,7 @@ import {
   suctionMotorFaults,
 } from './common';
 
-export const backpack: KindBook = {
+export const backpack: KindBookText = {
   kind: {
     id: 'backpack',
     number: 14,
@@ -44,7 +44,7 @@ export const backpack: KindBook = {
     access: [
       { ...filterBay, label: 'lid off' },
       hoseOff,
-      access('sole-plate', 'floor tool off', 0.5, 0.5, ['head-mouth']),
+      access('sole-plate', 'floor tool off', ['head-mouth']),
       motorBay(['suction-motor', 'main-switch', 'cut-out', 'fan', 'cord-grip']),
     ],
     healthyVacuumKpa: 24,

@@ -1,4 +1,4 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import {
   basis,
@@ -17,7 +17,7 @@ import {
 } from './common';
 import { brushMotorDrive, brushMotorDriveFaults } from './uprightBrushMotor';
 
-export const canisterPowerNozzle: KindBook = {
+export const canisterPowerNozzle: KindBookText = {
   kind: {
     id: 'canister-power-nozzle',
     number: 7,
@@ -65,10 +65,10 @@ export const canisterPowerNozzle: KindBook = {
     access: [
       { ...filterBay, label: 'bag door' },
       hoseOff,
-      { ...solePlate, label: 'nozzle cover off', openMinutes: 3, closeMinutes: 3.5 },
+      { ...solePlate, label: 'nozzle cover off' },
       rollOut,
       headOpen(['brush-motor', 'nozzle-socket', 'nozzle-breaker', 'head-lamp']),
-      access('handle', 'handle open', 4, 4, ['handle-switch'], { closedForPower: true }),
+      access('handle', 'handle open', ['handle-switch'], { closedForPower: true }),
       motorBay(['suction-motor', 'main-switch', 'cut-out', 'fan', 'cord-grip']),
     ],
     healthyVacuumKpa: 25,

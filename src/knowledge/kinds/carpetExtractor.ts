@@ -1,8 +1,8 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import { basis, filterBay, hoseOff, mainsChecks, mainsFaults, mainsPower, motorBay } from './common';
 
-export const carpetExtractor: KindBook = {
+export const carpetExtractor: KindBookText = {
   kind: {
     id: 'carpet-extractor',
     number: 16,
@@ -47,13 +47,13 @@ export const carpetExtractor: KindBook = {
     ],
     access: [
       { ...filterBay, label: 'intake screen out', bares: [] },
-      access('tanks-open', 'tanks off', 1, 1, ['solution-tank', 'valve', 'recovery-tank']),
+      access('tanks-open', 'tanks off', ['solution-tank', 'valve', 'recovery-tank']),
       hoseOff,
-      access('sole-plate', 'floor shoe off', 2, 2, ['head-mouth']),
-      access('deck', 'brush cover off', 3, 3, ['belt', 'brush-motor'], { closedForPower: true }),
-      access('roll-out', 'brush out', 2, 2, ['brush'], { closedForPower: true }),
-      access('head', 'brush motor out', 6, 6, ['brush-motor'], { needs: 'deck', closedForPower: true }),
-      motorBay(['suction-motor', 'pump', 'main-switch', 'cut-out', 'fan', 'cord-grip'], 12),
+      access('sole-plate', 'floor shoe off', ['head-mouth']),
+      access('deck', 'brush cover off', ['belt', 'brush-motor'], { closedForPower: true }),
+      access('roll-out', 'brush out', ['brush'], { closedForPower: true }),
+      access('head', 'brush motor out', ['brush-motor'], { needs: 'deck', closedForPower: true }),
+      motorBay(['suction-motor', 'pump', 'main-switch', 'cut-out', 'fan', 'cord-grip']),
     ],
     healthyVacuumKpa: 20,
     rollRpm: 900,

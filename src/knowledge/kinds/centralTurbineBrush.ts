@@ -1,8 +1,8 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import { basis, hoseOff, rollChecks, rollFaults, rollOut, solePlate } from './common';
 
-export const centralTurbineBrush: KindBook = {
+export const centralTurbineBrush: KindBookText = {
   kind: {
     id: 'central-turbine-brush',
     number: 8,
@@ -40,9 +40,9 @@ export const centralTurbineBrush: KindBook = {
     ],
     access: [
       hoseOff,
-      { ...solePlate, label: 'bottom plate off', openMinutes: 1.5, closeMinutes: 2 },
+      { ...solePlate, label: 'bottom plate off' },
       rollOut,
-      access('head', 'turbine cover off', 3, 4, ['turbine', 'turbine-shaft', 'turbine-cover-seal'], {
+      access('head', 'turbine cover off', ['turbine', 'turbine-shaft', 'turbine-cover-seal'], {
         closedForPower: true,
       }),
     ],

@@ -1,5 +1,5 @@
-import type { Access, Kind, Station } from '@/core/diagnosis/knowledge';
-import type { Placement } from '../assemble';
+import type { Kind, Station } from '@/core/diagnosis/knowledge';
+import type { AccessText, Placement } from '../assemble';
 import { access, station } from '../write';
 
 /** Figures of a kind are common practice, no source. */
@@ -22,9 +22,9 @@ export const frame: Station[] = [
   station('handle-lock'),
 ];
 
-export const filterBay: Access = access('filter-bay', 'filter bay', 0.5, 0.5, ['pre-filter', 'pre-foam', 'pre-felt']);
-export const hoseOff: Access = access('hose-off', 'hose off', 1, 1, ['hose']);
-export const solePlate: Access = access('sole-plate', 'sole plate off', 2.5, 2.5, [
+export const filterBay: AccessText = access('filter-bay', 'filter bay', ['pre-filter', 'pre-foam', 'pre-felt']);
+export const hoseOff: AccessText = access('hose-off', 'hose off', ['hose']);
+export const solePlate: AccessText = access('sole-plate', 'sole plate off', [
   'roll',
   'flat-belt',
   'toothed-belt',
@@ -35,18 +35,16 @@ export const solePlate: Access = access('sole-plate', 'sole plate off', 2.5, 2.5
   'motor-shaft',
   'belt-cover',
 ]);
-export const rollOut: Access = access(
+export const rollOut: AccessText = access(
   'roll-out',
   'roll out',
-  2,
-  3,
   ['end-caps', 'roll-bearings', 'brush-motor-sprocket', 'roll-sprocket'],
   { needs: 'sole-plate', closedForPower: true },
 );
-export const headOpen = (bares: string[]): Access =>
-  access('head', 'head open', 6, 7, bares, { needs: 'sole-plate', closedForPower: true });
-export const motorBay = (bares: string[], minutes = 10): Access =>
-  access('motor-bay', 'motor bay open', minutes, minutes, bares, { closedForPower: true });
+export const headOpen = (bares: string[]): AccessText =>
+  access('head', 'head open', bares, { needs: 'sole-plate', closedForPower: true });
+export const motorBay = (bares: string[]): AccessText =>
+  access('motor-bay', 'motor bay open', bares, { closedForPower: true });
 
 /** What goes wrong between the wall and the cut-out of any mains machine. */
 export const mainsFaults: Record<string, Placement> = {

@@ -1,8 +1,8 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import { basis, filterBay, motorBay } from './common';
 
-export const handheldMains: KindBook = {
+export const handheldMains: KindBookText = {
   kind: {
     id: 'handheld-mains',
     number: 10,
@@ -49,9 +49,9 @@ export const handheldMains: KindBook = {
     ],
     access: [
       { ...filterBay, label: 'cup off' },
-      access('sole-plate', 'nozzle off', 1, 1, ['head-mouth']),
-      motorBay(['main-switch', 'field', 'carbon-brushes', 'fan', 'rubber-mounts', 'cord-grip'], 7),
-      access('motor-out', 'motor out', 6, 9, ['commutator', 'armature', 'end-shims', 'bushes'], {
+      access('sole-plate', 'nozzle off', ['head-mouth']),
+      motorBay(['main-switch', 'field', 'carbon-brushes', 'fan', 'rubber-mounts', 'cord-grip']),
+      access('motor-out', 'motor out', ['commutator', 'armature', 'end-shims', 'bushes'], {
         needs: 'motor-bay',
         closedForPower: true,
       }),

@@ -1,4 +1,6 @@
-import type { KindBook } from '../assemble';
+import { minutesOf, type Procedure } from '@/core/strip/procedure';
+import type { KindBook, KindBookText } from '../assemble';
+import { procedureOf } from '../strip';
 import { backpack } from './backpack';
 import { canisterPowerNozzle } from './canisterPowerNozzle';
 import { carpetExtractor } from './carpetExtractor';
@@ -17,8 +19,7 @@ import { uprightSelfPropelled } from './uprightSelfPropelled';
 import { uprightShaftBelt } from './uprightShaftBelt';
 import { wetDryTub } from './wetDryTub';
 
-/** The kinds by number, and what belongs to each. */
-export const kindBooks: KindBook[] = [
+const texts: KindBookText[] = [
   uprightShaftBelt,
   uprightBrushMotor,
   uprightClutch,
@@ -37,5 +38,22 @@ export const kindBooks: KindBook[] = [
   carpetExtractor,
   robot,
 ];
+
+/** Kind id → the way into it. */
+export const procedures: Record<string, Procedure> = Object.fromEntries(
+  texts.map(({ kind }) => [kind.id, procedureOf(kind)]),
+);
+
+/** The kinds by number, and what belongs to each. What an access takes is the sum of its steps. */
+export const kindBooks: KindBook[] = texts.map(({ kind, ...book }) => ({
+  ...book,
+  kind: {
+    ...kind,
+    access: kind.access.map(({ id, label, ...more }) => {
+      const { open, close } = minutesOf(procedures[kind.id]!.steps, id);
+      return { id, label, openMinutes: open, closeMinutes: close, ...more };
+    }),
+  },
+}));
 
 export const kinds = kindBooks.map((b) => b.kind);

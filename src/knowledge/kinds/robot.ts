@@ -1,8 +1,8 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import { basis, filterBay, motorBay } from './common';
 
-export const robot: KindBook = {
+export const robot: KindBookText = {
   kind: {
     id: 'robot',
     number: 17,
@@ -54,14 +54,14 @@ export const robot: KindBook = {
     ],
     access: [
       { ...filterBay, label: 'bin out', bares: ['bin', 'pre-filter'] },
-      access('sole-plate', 'roll guard off', 0.3, 0.3, ['head-mouth']),
-      access('roll-out', 'roll out', 0.3, 0.5, ['roll', 'roll-bearings', 'bristles'], {
+      access('sole-plate', 'roll guard off', ['head-mouth']),
+      access('roll-out', 'roll out', ['roll', 'roll-bearings', 'bristles'], {
         needs: 'sole-plate',
         closedForPower: true,
       }),
-      access('battery', 'pack out', 2, 2, ['battery-pack'], { closedForPower: true }),
-      access('head', 'bottom off', 8, 9, ['brush-motor', 'side-brush-motor', 'wheel-motors'], { closedForPower: true }),
-      motorBay(['main-board', 'suction-motor'], 12),
+      access('battery', 'pack out', ['battery-pack'], { closedForPower: true }),
+      access('head', 'bottom off', ['brush-motor', 'side-brush-motor', 'wheel-motors'], { closedForPower: true }),
+      motorBay(['main-board', 'suction-motor']),
     ],
     healthyVacuumKpa: 3,
     rollRpm: 1200,

@@ -1,8 +1,8 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import { basis, motorBay } from './common';
 
-export const scrubberRideOn: KindBook = {
+export const scrubberRideOn: KindBookText = {
   kind: {
     id: 'scrubber-ride-on',
     number: 12,
@@ -71,14 +71,14 @@ export const scrubberRideOn: KindBook = {
       },
     ],
     access: [
-      access('battery', 'seat up, battery bay', 2, 2, ['batteries', 'battery-cables', 'seat-switch']),
-      access('tanks-open', 'tank drained, open', 6, 5, ['solution-tank', 'valve', 'vac-filter']),
-      access('deck', 'deck covers off', 6, 7, ['deck', 'solution-tube', 'belt-front', 'belt-rear', 'deck-motor'], {
+      access('battery', 'seat up, battery bay', ['batteries', 'battery-cables', 'seat-switch']),
+      access('tanks-open', 'tank drained, open', ['solution-tank', 'valve', 'vac-filter']),
+      access('deck', 'deck covers off', ['deck', 'solution-tube', 'belt-front', 'belt-rear', 'deck-motor'], {
         closedForPower: true,
       }),
-      access('roll-out', 'brushes out', 3, 4, ['brush-front', 'brush-rear', 'deck-bearings'], { closedForPower: true }),
-      access('head', 'deck motor cover off', 6, 6, ['deck-motor'], { needs: 'deck', closedForPower: true }),
-      motorBay(['suction-motor', 'contactor', 'main-switch', 'hour-meter', 'fan'], 12),
+      access('roll-out', 'brushes out', ['brush-front', 'brush-rear', 'deck-bearings'], { closedForPower: true }),
+      access('head', 'deck motor cover off', ['deck-motor'], { needs: 'deck', closedForPower: true }),
+      motorBay(['suction-motor', 'contactor', 'main-switch', 'hour-meter', 'fan']),
     ],
     healthyVacuumKpa: 12,
     rollRpm: 500,

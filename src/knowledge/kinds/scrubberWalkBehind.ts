@@ -1,8 +1,8 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import { basis, motorBay } from './common';
 
-export const scrubberWalkBehind: KindBook = {
+export const scrubberWalkBehind: KindBookText = {
   kind: {
     id: 'scrubber-walk-behind',
     number: 11,
@@ -67,12 +67,12 @@ export const scrubberWalkBehind: KindBook = {
       },
     ],
     access: [
-      access('battery', 'battery bay', 2, 2, ['batteries', 'battery-cables']),
-      access('tanks-open', 'tank off or drained', 5, 5, ['tank-screen', 'valve', 'solution-tank']),
-      access('deck', 'deck dropped', 4, 5, ['deck', 'solution-tube', 'belt', 'brush-motor'], { closedForPower: true }),
-      access('roll-out', 'brush out', 1.5, 2, ['brush', 'brush-plate', 'set-screw'], { closedForPower: true }),
-      access('head', 'brush motor cover off', 6, 6, ['brush-motor'], { needs: 'deck', closedForPower: true }),
-      motorBay(['suction-motor', 'contactor', 'main-switch', 'fan'], 12),
+      access('battery', 'battery bay', ['batteries', 'battery-cables']),
+      access('tanks-open', 'tank off or drained', ['tank-screen', 'valve', 'solution-tank']),
+      access('deck', 'deck dropped', ['deck', 'solution-tube', 'belt', 'brush-motor'], { closedForPower: true }),
+      access('roll-out', 'brush out', ['brush', 'brush-plate', 'set-screw'], { closedForPower: true }),
+      access('head', 'brush motor cover off', ['brush-motor'], { needs: 'deck', closedForPower: true }),
+      motorBay(['suction-motor', 'contactor', 'main-switch', 'fan']),
     ],
     healthyVacuumKpa: 11,
     rollRpm: 600,

@@ -1,8 +1,8 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import { basis, filterBay, headOpen, motorBay } from './common';
 
-export const stickCordless: KindBook = {
+export const stickCordless: KindBookText = {
   kind: {
     id: 'stick-cordless',
     number: 9,
@@ -53,14 +53,14 @@ export const stickCordless: KindBook = {
     ],
     access: [
       { ...filterBay, bares: ['pre-filter'] },
-      access('sole-plate', 'end cap off', 0.5, 0.5, ['roll', 'end-caps', 'head-mouth']),
-      access('roll-out', 'roll out', 0.5, 0.7, ['sleeve-bearing', 'bristles'], {
+      access('sole-plate', 'end cap off', ['roll', 'end-caps', 'head-mouth']),
+      access('roll-out', 'roll out', ['sleeve-bearing', 'bristles'], {
         needs: 'sole-plate',
         closedForPower: true,
       }),
       headOpen(['brush-motor', 'head-board']),
-      access('battery', 'pack out', 0.5, 0.5, ['battery-pack', 'contacts'], { closedForPower: true }),
-      motorBay(['suction-motor', 'trigger', 'main-board'], 12),
+      access('battery', 'pack out', ['battery-pack', 'contacts'], { closedForPower: true }),
+      motorBay(['suction-motor', 'trigger', 'main-board']),
     ],
     healthyVacuumKpa: 18,
     rollRpm: 3000,

@@ -1,4 +1,4 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import {
   basis,
@@ -17,7 +17,7 @@ import {
   suctionMotorFaults,
 } from './common';
 
-export const uprightAuto: KindBook = {
+export const uprightAuto: KindBookText = {
   kind: {
     id: 'upright-auto',
     number: 6,
@@ -65,9 +65,9 @@ export const uprightAuto: KindBook = {
     ],
     access: [
       { ...filterBay, label: 'bag door' },
-      { ...solePlate, openMinutes: 1, closeMinutes: 1 },
-      { ...rollOut, label: 'roll ejected', openMinutes: 1, closeMinutes: 1.5 },
-      access('clutch', 'belt side open', 5, 6, ['belt-1', 'belt-2', 'motor-sprocket'], {
+      solePlate,
+      { ...rollOut, label: 'roll ejected' },
+      access('clutch', 'belt side open', ['belt-1', 'belt-2', 'motor-sprocket'], {
         needs: 'sole-plate',
         closedForPower: true,
       }),

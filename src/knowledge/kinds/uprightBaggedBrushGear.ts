@@ -1,4 +1,4 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import {
   basis,
@@ -19,7 +19,7 @@ import {
   suctionMotorFaults,
 } from './common';
 
-export const uprightBaggedBrushGear: KindBook = {
+export const uprightBaggedBrushGear: KindBookText = {
   kind: {
     id: 'upright-bagged-brush-gear',
     number: 13,
@@ -64,7 +64,7 @@ export const uprightBaggedBrushGear: KindBook = {
       solePlate,
       rollOut,
       headOpen(['brush-motor', 'gears']),
-      access('handle', 'handle open', 4, 4, ['brush-switch'], { closedForPower: true }),
+      access('handle', 'handle open', ['brush-switch'], { closedForPower: true }),
       motorBay(['suction-motor', 'main-switch', 'cut-out', 'fan', 'cord-grip']),
     ],
     healthyVacuumKpa: 22,

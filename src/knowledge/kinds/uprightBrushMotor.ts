@@ -1,4 +1,4 @@
-import type { KindBook, Placement } from '../assemble';
+import type { KindBookText, Placement } from '../assemble';
 import { access, station } from '../write';
 import {
   basis,
@@ -42,7 +42,7 @@ export const brushMotorDriveFaults: Record<string, Placement> = {
   'water-in-head': ['brush-motor', 'rare'],
 };
 
-export const uprightBrushMotor: KindBook = {
+export const uprightBrushMotor: KindBookText = {
   kind: {
     id: 'upright-brush-motor',
     number: 2,
@@ -92,8 +92,8 @@ export const uprightBrushMotor: KindBook = {
       solePlate,
       rollOut,
       headOpen(['tilt-switch', 'head-board', 'brush-motor', 'head-socket', 'head-lamp']),
-      access('handle', 'handle open', 4, 4, ['brush-switch', 'handle'], { closedForPower: true }),
-      motorBay(['suction-motor', 'main-switch', 'cut-out', 'fan', 'cord-grip'], 12),
+      access('handle', 'handle open', ['brush-switch', 'handle'], { closedForPower: true }),
+      motorBay(['suction-motor', 'main-switch', 'cut-out', 'fan', 'cord-grip']),
     ],
     healthyVacuumKpa: 20,
     rollRpm: 3200,

@@ -1,4 +1,4 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import {
   basis,
@@ -17,7 +17,7 @@ import {
   suctionMotorFaults,
 } from './common';
 
-export const uprightClutch: KindBook = {
+export const uprightClutch: KindBookText = {
   kind: {
     id: 'upright-clutch',
     number: 3,
@@ -65,11 +65,11 @@ export const uprightClutch: KindBook = {
       filterBay,
       solePlate,
       rollOut,
-      access('clutch', 'clutch side open', 8, 9, ['primary-belt', 'clutch-pulleys', 'motor-spindle'], {
+      access('clutch', 'clutch side open', ['primary-belt', 'clutch-pulleys', 'motor-spindle'], {
         needs: 'sole-plate',
         closedForPower: true,
       }),
-      motorBay(['suction-motor', 'main-switch', 'cut-out', 'fan', 'motor-seals', 'cord-grip'], 14),
+      motorBay(['suction-motor', 'main-switch', 'cut-out', 'fan', 'motor-seals', 'cord-grip']),
     ],
     healthyVacuumKpa: 18,
     rollRpm: 3400,

@@ -1,4 +1,4 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import {
   basis,
@@ -15,7 +15,7 @@ import {
   suctionMotorFaults,
 } from './common';
 
-export const uprightDirectAir: KindBook = {
+export const uprightDirectAir: KindBookText = {
   kind: {
     id: 'upright-direct-air',
     number: 4,
@@ -74,9 +74,9 @@ export const uprightDirectAir: KindBook = {
     ],
     access: [
       { ...filterBay, label: 'bag off', bares: [] },
-      { ...solePlate, label: 'bottom plate off', openMinutes: 2, closeMinutes: 2 },
+      { ...solePlate, label: 'bottom plate off' },
       rollOut,
-      access('fan-chamber', 'fan chamber open', 5, 6, ['fan', 'fan-chamber', 'felt-gasket'], {
+      access('fan-chamber', 'fan chamber open', ['fan', 'fan-chamber', 'felt-gasket'], {
         needs: 'sole-plate',
         closedForPower: true,
       }),

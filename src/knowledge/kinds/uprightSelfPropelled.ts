@@ -1,4 +1,4 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import {
   basis,
@@ -15,7 +15,7 @@ import {
   suctionMotorFaults,
 } from './common';
 
-export const uprightSelfPropelled: KindBook = {
+export const uprightSelfPropelled: KindBookText = {
   kind: {
     id: 'upright-self-propelled',
     number: 5,
@@ -77,21 +77,16 @@ export const uprightSelfPropelled: KindBook = {
     ],
     access: [
       { ...filterBay, label: 'bag off', bares: [] },
-      { ...solePlate, label: 'belt off, nozzle down', openMinutes: 2, closeMinutes: 3 },
-      { ...rollOut, openMinutes: 1.5, closeMinutes: 2 },
-      access('fan-chamber', 'nozzle and fan housing off', 6, 8, ['fan', 'fan-housing', 'sealant-joint'], {
+      { ...solePlate, label: 'belt off, nozzle down' },
+      rollOut,
+      access('fan-chamber', 'nozzle and fan housing off', ['fan', 'fan-housing', 'sealant-joint'], {
         needs: 'sole-plate',
         closedForPower: true,
       }),
-      access(
-        'transmission',
-        'transmission out',
-        20,
-        25,
-        ['gear-train', 'shift-arm', 'drive-belt', 'motor-sprocket', 'axle'],
-        { closedForPower: true },
-      ),
-      motorBay(['suction-motor', 'main-switch', 'cut-out', 'cord-grip', 'lamp'], 15),
+      access('transmission', 'transmission out', ['gear-train', 'shift-arm', 'drive-belt', 'motor-sprocket', 'axle'], {
+        closedForPower: true,
+      }),
+      motorBay(['suction-motor', 'main-switch', 'cut-out', 'cord-grip', 'lamp']),
     ],
     healthyVacuumKpa: 7,
     rollRpm: 3200,

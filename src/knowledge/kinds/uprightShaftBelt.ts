@@ -1,4 +1,4 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { station } from '../write';
 import {
   basis,
@@ -18,7 +18,7 @@ import {
   suctionMotorFaults,
 } from './common';
 
-export const uprightShaftBelt: KindBook = {
+export const uprightShaftBelt: KindBookText = {
   kind: {
     id: 'upright-shaft-belt',
     number: 1,

@@ -1,4 +1,4 @@
-import type { KindBook } from '../assemble';
+import type { KindBookText } from '../assemble';
 import { access, station } from '../write';
 import {
   basis,
@@ -12,7 +12,7 @@ import {
   suctionMotorFaults,
 } from './common';
 
-export const wetDryTub: KindBook = {
+export const wetDryTub: KindBookText = {
   kind: {
     id: 'wet-dry-tub',
     number: 15,
@@ -46,7 +46,7 @@ export const wetDryTub: KindBook = {
     access: [
       { ...filterBay, label: 'head off' },
       hoseOff,
-      access('sole-plate', 'floor tool off', 0.5, 0.5, ['head-mouth']),
+      access('sole-plate', 'floor tool off', ['head-mouth']),
       motorBay(['suction-motor', 'main-switch', 'cut-out', 'fan', 'cord-grip']),
     ],
     healthyVacuumKpa: 21,

@@ -1,4 +1,7 @@
 import type { BenchState } from '@/core/diagnosis/finderCase';
+import type { StripStep } from '@/core/strip/procedure';
+import type { Cup, Loss } from '@/core/strip/tray';
+import type { BackLine } from '@/core/strip/wayBack';
 import type { OddsView } from '../finding/dto';
 import type { KeptGauge } from '../gauges/dto';
 import type { PhotographView } from '../pictures/dto';
@@ -96,7 +99,10 @@ export interface JobFacts extends BenchState {
   struck: { complaint: string; why: string; by: string | null }[];
   /** What the service of this visit has on its list. */
   service: ServiceLine[];
-  rebuild: { id: string; label: string; done: boolean; cautions: string[] }[];
+  /** The way in: what is behind, what is ahead, and where the loose pieces lie. */
+  strip: StripView;
+  /** The way back, in its order. */
+  rebuild: (Omit<BackLine, 'stations'> & { done: boolean })[];
   waits: { id: number; kind: string; what: string; startedAt: string; endsAt: string; endedAt: string | null }[];
   proofs: ProofView[];
   /** What was measured and reckoned, kept with the job. */
@@ -121,6 +127,27 @@ export type JobChanges = Pick<JobFacts, 'id' | 'version'> & Partial<JobFacts>;
 /** The whole of one job, with its odds. */
 export interface JobView extends JobFacts {
   odds: OddsView;
+}
+
+export type StepView = Omit<StripStep, 'needs' | 'instead' | 'back'> & {
+  /** Somebody pressed it; otherwise it was opened on the way of a check or a repair. */
+  pressed: boolean;
+};
+
+export interface StripView {
+  done: StepView[];
+  /** In the order of fewest turnings, then fewest changes of tool. */
+  ahead: StepView[];
+  /** What this machine does not have. */
+  absent: StepView[];
+  turnings: number;
+  toolChanges: number;
+  /** Of what is ahead. */
+  minutes: number;
+  /** No order turns the machine less often; otherwise only that none was found. */
+  exact: boolean;
+  cups: Cup[];
+  losses: Loss[];
 }
 
 export type Visit = '' | 'service' | 'height' | 'new-part' | 'before-sale';

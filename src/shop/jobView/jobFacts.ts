@@ -1,13 +1,9 @@
-import { accessPath } from '@/core/diagnosis/accessCosts';
-import { repairOf } from '@/core/diagnosis/doing';
 import { benchStateOf } from '@/core/diagnosis/finderCase';
-import { cautionsFor, type Kind } from '@/core/diagnosis/knowledge';
 import { database, type Db } from '@/data/database';
 import { partsFor } from '@/data/jobs';
 import { jobState, type JobState } from '@/data/jobState';
 import { jobsOf } from '@/data/machines';
 import { kindById, knowledge } from '@/knowledge';
-import { rebuildSteps } from '@/knowledge/bench';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import { beforeNow } from '../finding/beforeNow';
@@ -17,6 +13,7 @@ import { isOwnPart } from './ownPart';
 import { proofViews } from './proofItems';
 import { repairedIn } from './repairsOf';
 import { serviceList } from './serviceList';
+import { stripOf } from './stripOf';
 
 const DAY_MS = 86_400_000;
 const MOST_PAST = 6;
@@ -121,7 +118,7 @@ export function factsOf(state: JobState): WrittenFacts {
     openFaults: state.openFaults.filter((f) => !repaired.includes(f.fault)).map((f) => ({ ...f, at: instant(f.at) })),
     struck: state.struck,
     service: serviceList(kind, state, today),
-    rebuild: rebuildOf(kind, state, bench.open),
+    ...stripOf(kind, state, { proved: bench.proved, repaired, open: bench.open }),
     waits: state.waits.map((w) => ({
       id: w.id,
       kind: w.kind,
@@ -177,39 +174,8 @@ async function pastOf(db: Db, { job }: JobState): Promise<JobFacts['past']> {
     }));
 }
 
-/** Steps of the rebuild that what was opened asks for: by findings, by repairs, by fitting. */
-function rebuildOf(kind: Kind, state: JobState, open: readonly string[]): JobFacts['rebuild'] {
-  const opened = new Set([
-    ...open,
-    ...state.findings.filter((f) => f.revoked_at === null).flatMap((f) => openedBy(kind, f.check_id)),
-    ...state.fitted.flatMap((f) =>
-      kind.access.filter((a) => a.bares.includes(f.station)).flatMap((a) => accessPath(kind, a.id)),
-    ),
-  ]);
-  const done = new Set(state.ticks);
-  return rebuildSteps
-    .filter((s) => s.kinds.includes(kind.id) && (!s.whenOpened || s.whenOpened.some((a) => opened.has(a))))
-    .map((s) => ({
-      id: s.id,
-      label: s.label,
-      done: done.has(s.id),
-      cautions: cautionsFor(knowledge, kind.id, s.cautions ?? []),
-    }));
-}
-
 /** Cautions of old age. A machine whose year is not known may be older than it looks: nothing is said of it. */
 function standingOn(madeYear: number | null): string[] {
   if (madeYear === null) return [];
   return knowledge.cautions.filter((c) => c.madeBefore !== undefined && madeYear < c.madeBefore).map((c) => c.id);
-}
-
-const accessOf = new Map([
-  ...knowledge.checks.map((c) => [c.id, c.access] as const),
-  ...knowledge.faults.map((f) => [repairOf(f.id), f.repair.access] as const),
-]);
-
-/** What a check or a repair has opened on its way. */
-function openedBy(kind: Kind, checkId: string): string[] {
-  const access = accessOf.get(checkId);
-  return access ? accessPath(kind, access) : [];
 }

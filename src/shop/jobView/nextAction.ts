@@ -17,12 +17,16 @@ export function nextActionOf(job: WrittenFacts, odds: AssessmentView | null): Ne
   if (job.stage === 'closed') return null;
   if (job.stage === 'find' && job.complaints.length === 0) return onVisit(job);
   if (job.stage === 'find') return inFind(job, odds);
+  if (job.stage === 'strip') {
+    const [step] = job.strip.ahead;
+    return step ? { text: `Strip: ${step.label}`, minutes: step.minutes } : { text: 'Go to Fit', minutes: 1 };
+  }
   if (job.stage === 'fit') {
-    const step = job.rebuild.find((s) => !s.done);
+    const step = job.rebuild.find((s) => !s.done && s.sort !== 'repair');
     const unfitted = job.proved.find((id) => !job.fitted.some((f) => f.station === stationOf(job, id)));
     if (unfitted && faultById.get(unfitted)!.repair.parts && job.fitted.length === 0)
       return { text: faultById.get(unfitted)!.repair.label, minutes: faultById.get(unfitted)!.repair.minutes };
-    return step ? { text: `Rebuild: ${step.label}`, minutes: 3 } : { text: 'Go to Prove', minutes: 1 };
+    return step ? { text: `Rebuild: ${step.label}`, minutes: step.minutes } : { text: 'Go to Prove', minutes: 1 };
   }
   if (job.stage === 'prove') {
     const item = job.proofs.find((p) => p.required && p.result !== 'pass');

@@ -5,7 +5,7 @@ import type { WrittenFacts } from '../jobView/jobFacts';
 import { refuseIf, type FieldProblem } from '../problem';
 import { MoveStageDto } from './dto';
 
-const LABELS = { find: 'Find', fit: 'Fit', prove: 'Prove', 'hand-back': 'Hand back' } as const;
+const LABELS = { find: 'Find', strip: 'Strip', fit: 'Fit', prove: 'Prove', 'hand-back': 'Hand back' } as const;
 
 /** Moves a job along, or back. Refused with what is still open, named one by one. */
 export const moveStage = jobDeed({
@@ -28,7 +28,15 @@ export function standsInTheWay(facts: WrittenFacts, to: MoveStageDto['to']): Fie
     for (const wait of facts.waits)
       if (!wait.endedAt) problems.push({ field: 'waits', message: 'A wait is still running: end it first.' });
     for (const step of facts.rebuild)
-      if (!step.done) problems.push({ field: `rebuild.${step.id}`, message: `Not done: ${step.label}.` });
+      // A repair that is not done is no obstacle: its fault stays open on the machine, and is told.
+      if (!step.done && step.sort !== 'repair')
+        problems.push({ field: `rebuild.${step.id}`, message: `Not done: ${step.label}.` });
+    for (const loss of facts.strip.losses)
+      if (!loss.settled)
+        problems.push({
+          field: `losses.${loss.id}`,
+          message: `Not settled: ${loss.count} ${loss.what} (${loss.step.replaceAll('-', ' ')}).`,
+        });
     for (const caution of holdsOn(facts))
       problems.push({ field: `cautions.${caution}`, message: 'A caution still holds back power: clear it by name.' });
   }

@@ -1,19 +1,39 @@
-import { putRebuildTick } from '@/data/jobs';
-import { rebuildSteps } from '@/knowledge/bench';
+import { putRebuildTick, putRepairDone } from '@/data/jobs';
+import { knowledge } from '@/knowledge';
+import { repairNeeds } from '@/knowledge/repairWork';
 import { bench } from '../access/roles';
-import { jobDeed } from '../jobDeed/jobDeed';
+import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
+import { refuseUnderHold } from '../jobDeed/underHold';
 import { refuseIf } from '../problem';
+import { beginWait } from '../startWait/startWait';
 import { TickRebuildDto } from './dto';
 
-/** Ticks a step of the rebuild, or takes the tick back. */
+/**
+ * Ticks a line of the way back, or takes the tick back. The last step of a repair says that it is done, and starts the clock
+ * that the repair must wait for.
+ */
 export const tickRebuild = jobDeed({
   name: 'tick-rebuild',
   roles: bench,
-  summary: 'Tick a rebuild step',
+  summary: 'Tick a step of the way back',
   dto: TickRebuildDto,
-  async work({ db, jobId, kind, person }, dto) {
-    const step = rebuildSteps.find((s) => s.id === dto.step && s.kinds.includes(kind.id));
-    refuseIf(step ? [] : [{ field: 'step', message: `There is no rebuild step ${dto.step}.` }]);
+  async work(scene, dto) {
+    const { db, jobId, person, facts } = scene;
+    const line = facts.rebuild.find((s) => s.id === dto.step);
+    if (!line) return refuseIf([{ field: 'step', message: `There is no step ${dto.step} on the way back.` }]);
+    if (line.sort === 'trial' && dto.done) refuseUnderHold(facts, 'The trial run');
     await putRebuildTick(db, jobId, dto.step, person.id, dto.done);
+    if (line.fault !== null) await repairGoesOn(scene, line.fault, dto);
   },
 });
+
+async function repairGoesOn(scene: DeedScene, fault: string, { step, done }: TickRebuildDto): Promise<void> {
+  const { db, jobId, person, facts, tell } = scene;
+  const { label, repair } = knowledge.faults.find((f) => f.id === fault)!;
+  const left = facts.rebuild.filter((l) => l.fault === fault && l.id !== step && !l.done);
+  if (done ? left.length > 0 : !facts.repaired.includes(fault)) return;
+  await putRepairDone(db, jobId, fault, person.id, done);
+  tell('repaired', done ? `${label}: ${repair.label}` : `${label}: not repaired after all`);
+  const { waits } = repairNeeds(fault);
+  if (done && waits && facts.waits.every((w) => w.endedAt !== null)) await beginWait(scene, waits);
+}

@@ -18,6 +18,7 @@ import { CautionPlate } from '../parts/CautionPlate';
 import { Key } from '../parts/Key';
 import { percent, Reading } from '../parts/Reading';
 import { useKeptText } from '../parts/useKeptText';
+import { WayInSteps } from '../strip/WayInSteps';
 import NextLink from '../theme/NextLink';
 import { FromInstrument } from './FromInstrument';
 import { PracticeLook } from './PracticeLook';
@@ -200,6 +201,7 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave, onB
       )}
       {/* Below the keys: it comes with the odds, and nothing may move away under a finger. */}
       {next && <Why job={job} doing={doing} next={next} />}
+      <WayInSteps job={job} access={doing.access} />
     </Box>
   );
 }

@@ -2,11 +2,8 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ButtonBase from '@mui/material/ButtonBase';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
-import CheckBoxIcon from '@mui/icons-material/CheckBox';
-import CheckBoxOutlineBlankIcon from '@mui/icons-material/CheckBoxOutlineBlank';
 import { useState } from 'react';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { CautionGate } from '../job/CautionGate';
@@ -18,18 +15,25 @@ import { Reading } from '../parts/Reading';
 import { offeredParts } from './offeredParts';
 import { OtherPart } from './OtherPart';
 import { Repairs } from './Repairs';
+import { MachineDrawing } from '../drawing/MachineDrawing';
+import { Losses } from '../strip/Losses';
+import { openAccesses } from '../strip/stepWords';
+import { Tray } from '../strip/Tray';
 import { WaitClock } from './WaitClock';
+import { WayBack } from './WayBack';
 
-/** Fitting: parts from the list, waits, and the rebuild with its checks. */
+/** Fitting: parts from the list, waits, and the way back with its checks. */
 export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () => void; onBack: () => void }) {
   const { job, busy } = desk;
   const closed = job.stage === 'closed';
-  const left = job.rebuild.filter((s) => !s.done).length;
+  const left = job.rebuild.filter((s) => !s.done && s.sort !== 'repair').length;
+  const now = job.rebuild.find((s) => !s.done);
+  const opened = now ? job.strip.done.find((s) => s.id === now.step) : undefined;
+  const shut = new Set(job.rebuild.filter((l) => l.sort === 'close' && l.done).map((l) => l.step));
+  const stillOpen = job.strip.done.filter((s) => !shut.has(s.id));
+  const lit = now?.sort === 'close' ? (job.strip.cups.find((c) => c.step === now.step)?.number ?? null) : null;
   const held = heldPower(job);
-  const cautions = new Set([
-    ...repairCautions(job.machine.kind, job.proved),
-    ...job.rebuild.filter((s) => !s.done).flatMap((s) => s.cautions),
-  ]);
+  const cautions = repairCautions(job.machine.kind, job.leftOpen);
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box>
@@ -44,13 +48,13 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
         </Typography>
       </Box>
       <CautionGate desk={desk} />
-      {cautions.size > 0 && !closed && (
+      {cautions.length > 0 && !closed && (
         <Box
           component="section"
           aria-label="Cautions of this work"
           sx={{ display: 'grid', gap: 0.75, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' } }}
         >
-          {[...cautions].map((id) => (
+          {cautions.map((id) => (
             <CautionPlate key={id} {...cautionOf(id)} />
           ))}
         </Box>
@@ -61,41 +65,26 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
           <Parts desk={desk} />
           <WaitClock desk={desk} />
         </Box>
-        <Box component="section" aria-label="Rebuild">
-          <Typography component="h2" variant="h3">
-            Rebuild, in this order
-          </Typography>
-          <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-            {job.rebuild.map((step) => (
-              <Box component="li" key={step.id} sx={{ borderBottom: '1px solid', borderColor: 'divider' }}>
-                <ButtonBase
-                  role="checkbox"
-                  aria-checked={step.done}
-                  disabled={busy || closed}
-                  onClick={() => void desk.act('tick-rebuild', { step: step.id, done: !step.done })}
-                  sx={{
-                    width: '100%',
-                    justifyContent: 'flex-start',
-                    gap: 1.25,
-                    minHeight: 46,
-                    fontSize: '0.98rem',
-                    textAlign: 'left',
-                    fontFamily: 'inherit',
-                  }}
-                >
-                  {step.done ? <CheckBoxIcon color="primary" /> : <CheckBoxOutlineBlankIcon />}
-                  <span>
-                    {step.label}
-                    {!step.done && step.cautions.length > 0 && (
-                      <Box component="span" sx={{ color: 'bench.hazard', display: 'block', fontSize: '0.88em' }}>
-                        {step.cautions.map((id) => cautionOf(id).label).join(', ')}
-                      </Box>
-                    )}
-                  </span>
-                </ButtonBase>
-              </Box>
-            ))}
-          </Box>
+        <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
+          <WayBack desk={desk} />
+          {job.strip.cups.length > 0 && (
+            <Box component="section" aria-label="Tray">
+              <Typography component="h3" variant="h3">
+                Tray
+              </Typography>
+              <MachineDrawing
+                kind={job.machine.kind}
+                lie={opened?.lie ?? 'standing'}
+                open={openAccesses({ done: stillOpen, ahead: [] })}
+                at={lit === null ? null : (opened?.access ?? null)}
+                cup={lit}
+                count={opened?.fasteners.reduce((sum, f) => sum + f.count, 0) ?? 0}
+                title={`${job.machine.model} as it lies`}
+              />
+              <Tray cups={job.strip.cups} lit={lit} />
+            </Box>
+          )}
+          <Losses desk={desk} />
         </Box>
       </Box>
       {!closed && (
@@ -108,7 +97,7 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
           </Button>
           {left > 0 && (
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-              {left} rebuild step{left === 1 ? '' : 's'} still open.
+              {left} step{left === 1 ? '' : 's'} of the way back still open.
             </Typography>
           )}
         </Box>

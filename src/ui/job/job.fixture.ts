@@ -93,6 +93,8 @@ export function jobInFind(
       ...f,
     })),
     ticks: [],
+    stripped: [],
+    losses: [],
     repairs: [],
     repairedAt: [],
     served: [],

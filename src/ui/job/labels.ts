@@ -1,3 +1,4 @@
+import { repairWorkOf } from '@/knowledge/repairWork';
 import { repairedFault } from '@/core/diagnosis/doing';
 import { knowledge } from '@/knowledge';
 import { formatQuantity, type Quantity } from '@/core/units/units';
@@ -34,6 +35,7 @@ export interface Doing {
   label: string;
   how: string[];
   minutes: number;
+  access: string;
   cautions: string[];
   power: Check['power'];
   aspects: Aspect[];
@@ -60,10 +62,12 @@ export function doingOf(kindId: string, id: string): Doing | null {
       label: fault.repair.power ? `${fault.repair.label}, run it` : fault.repair.label,
       how: [
         'Do the repair on suspicion: it is the best next step.',
+        ...(kindId in fault.kinds ? repairWorkOf(kindId, fault.id).steps.map((s) => s.label) : []),
         fault.repair.power ? 'Turn by hand what can be turned, then run it for seconds.' : 'Try it by hand.',
         'Is the complaint gone?',
       ],
       minutes: fault.repair.minutes,
+      access: fault.repair.access,
       power: fault.repair.power ? 'yes' : 'no',
       cautions: [
         ...new Set([...repairCautions(kindId, [fault.id]), ...(fault.repair.power ? spinCautions(kindId) : [])]),

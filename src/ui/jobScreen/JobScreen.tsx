@@ -18,6 +18,7 @@ import { FitWork } from '../fit/FitWork';
 import { HandBackWork } from '../handBack/HandBackWork';
 import { Notice } from '../parts/Notice';
 import { ProveWork } from '../prove/ProveWork';
+import { StripWork } from '../strip/StripWork';
 import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
 import { faultOf } from '../job/labels';
@@ -68,6 +69,8 @@ export function JobScreen({
   const go = async (to: Exclude<StageId, 'take-in'>) => {
     if (job.stage === 'closed' || (await desk.act('move-stage', { to }))) router.push(`/jobs/${job.id}/${to}`);
   };
+  // What can be mended from outside needs no way in.
+  const inside = job.strip.ahead.length > 0 ? 'strip' : 'fit';
   const reached = STAGES.findIndex((s) => s.id === job.stage);
 
   return (
@@ -183,8 +186,9 @@ export function JobScreen({
           {stage === 'take-in' && <TakenIn job={job} />}
           {stage === 'find' && job.visit && <ServiceVisit desk={desk} onDone={() => go('fit')} />}
           {stage === 'find' && (!job.visit || job.complaints.length > 0) && (
-            <FindWork desk={desk} onLook={setLooked} onDone={() => go('fit')} station={chosen} onStation={setChosen} />
+            <FindWork desk={desk} onLook={setLooked} onDone={() => go(inside)} station={chosen} onStation={setChosen} />
           )}
+          {stage === 'strip' && <StripWork desk={desk} onDone={() => go('fit')} onBack={() => go('find')} />}
           {stage === 'fit' && <FitWork desk={desk} onDone={() => go('prove')} onBack={() => go('find')} />}
           {stage === 'prove' && (
             <ProveWork me={me} desk={desk} onDone={() => go('hand-back')} onBack={() => go('find')} />

@@ -1,0 +1,34 @@
+import type { RepairWork } from '@/core/strip/wayBack';
+import { knowledge } from '.';
+import { repairTexts, type RepairText } from './strip/repairs';
+
+const faultById = new Map(knowledge.faults.map((f) => [f.id, f]));
+
+/**
+ * What the repair of a fault does on a kind, once its access lies open: its own steps share its minutes evenly.
+ * @throws RangeError for a fault that the kind does not have
+ */
+export function repairWorkOf(kindId: string, faultId: string): RepairWork {
+  const fault = faultById.get(faultId);
+  const placed = fault?.kinds[kindId];
+  if (!fault || !placed) throw new RangeError(`${kindId} has no fault named ${faultId}.`);
+  const { steps } = repairTexts[faultId]!;
+  return {
+    fault: faultId,
+    access: fault.repair.access,
+    steps: steps.map((label, i) => ({
+      id: String(i + 1),
+      label,
+      minutes: Math.round((10 * fault.repair.minutes) / steps.length) / 10,
+      // Where it can hurt stands at the first step: it is read before anything is touched.
+      cautions: i === 0 ? (fault.repair.cautions ?? []) : [],
+      stations: [placed.station],
+    })),
+  };
+}
+
+/** What a repair needs besides parts, and what it must wait for. */
+export function repairNeeds(faultId: string): Pick<RepairText, 'materials' | 'waits'> {
+  const { materials, waits } = repairTexts[faultId]!;
+  return { ...(materials ? { materials } : {}), ...(waits ? { waits } : {}) };
+}

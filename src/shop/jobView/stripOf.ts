@@ -1,0 +1,103 @@
+import { accessPath } from '@/core/diagnosis/accessCosts';
+import { repairOf } from '@/core/diagnosis/doing';
+import { cautionsFor, type Kind } from '@/core/diagnosis/knowledge';
+import { bestOrder } from '@/core/strip/bestOrder';
+import type { Procedure, StripStep } from '@/core/strip/procedure';
+import { stepsToOpen } from '@/core/strip/reach';
+import { trayOf } from '@/core/strip/tray';
+import { closingOf, wayBack } from '@/core/strip/wayBack';
+import type { JobState } from '@/data/jobState';
+import { knowledge } from '@/knowledge';
+import { procedures } from '@/knowledge/kinds';
+import { repairWorkOf } from '@/knowledge/repairWork';
+import type { JobFacts } from './dto';
+import { stepView } from './stepView';
+
+const accessOf = new Map([
+  ...knowledge.checks.map((c) => [c.id, c.access] as const),
+  ...knowledge.faults.map((f) => [repairOf(f.id), f.repair.access] as const),
+]);
+const repairAccess = new Map(knowledge.faults.map((f) => [f.id, f.repair.access]));
+
+/** What was found and what of it is mended; open: accesses that Find left open. */
+interface Found {
+  proved: readonly string[];
+  repaired: readonly string[];
+  open: readonly string[];
+}
+
+/** The way in and the way back of one job, as they stand. */
+export function stripOf(kind: Kind, state: JobState, found: Found): Pick<JobFacts, 'strip' | 'rebuild'> {
+  const procedure = procedures[kind.id]!;
+  const dropped = new Set(state.model.dropped_stations);
+  const absent = new Set(state.stripped.filter((s) => s.state === 'not-here').map((s) => s.step));
+  const opened = openedSteps(procedure, kind, state, found, absent);
+  const inside = new Set([...opened.map((s) => s.id), ...absent]);
+  const mended = new Set(found.repaired);
+  const toMend = found.proved.filter((f) => !mended.has(f));
+  const ahead = stepsToOpen(
+    procedure,
+    kind.access,
+    toMend.map((f) => repairAccess.get(f)!),
+    inside,
+  );
+  const last = opened.at(-1);
+  const order = bestOrder(ahead, last ? { lie: last.lie, tool: last.tool } : undefined);
+  const ticks = new Set(state.ticks);
+  const closed = new Set(opened.filter((s) => ticks.has(closingOf(s.id))).map((s) => s.id));
+  const tray = trayOf(opened, closed, state.losses);
+  const pressed = new Set(state.stripped.map((s) => s.step));
+  const viewOf = (s: StripStep) => ({ ...stepView(kind, s), pressed: pressed.has(s.id) });
+  const has = (stations: readonly string[]) => stations.length === 0 || stations.some((s) => !dropped.has(s));
+  return {
+    strip: {
+      done: opened.map(viewOf),
+      ahead: order.steps.map(viewOf),
+      absent: procedure.steps.filter((s) => absent.has(s.id)).map(viewOf),
+      turnings: order.turnings,
+      toolChanges: order.toolChanges,
+      minutes: order.minutes,
+      exact: order.exact,
+      cups: tray.cups,
+      losses: state.losses,
+    },
+    rebuild: wayBack(
+      procedure,
+      opened,
+      found.proved.map((f) => repairWorkOf(kind.id, f)),
+    )
+      .filter((line) => line.sort !== 'check' || has(line.stations))
+      .map(({ stations: _, ...line }) => ({
+        ...line,
+        done: ticks.has(line.id) || (line.fault !== null && mended.has(line.fault)),
+        cautions: cautionsFor(knowledge, kind.id, line.cautions),
+      })),
+  };
+}
+
+/**
+ * Steps that are behind us: those of what Find, a repair or a fitted part opened, as the procedure has them, then those that
+ * were pressed.
+ */
+function openedSteps(
+  procedure: Procedure,
+  kind: Kind,
+  state: JobState,
+  { repaired, open }: Found,
+  absent: ReadonlySet<string>,
+): StripStep[] {
+  const paths = (access: string | undefined) => (access ? accessPath(kind, access) : []);
+  const accesses = new Set([
+    ...open,
+    ...state.findings.filter((f) => f.revoked_at === null).flatMap((f) => paths(accessOf.get(f.check_id))),
+    ...repaired.flatMap((f) => paths(repairAccess.get(f))),
+    ...state.fitted.flatMap((f) =>
+      kind.access.filter((a) => a.bares.includes(f.station)).flatMap((a) => accessPath(kind, a.id)),
+    ),
+  ]);
+  const implied = stepsToOpen(procedure, kind.access, accesses, absent);
+  const pressed = state.stripped
+    .filter((s) => s.state === 'done' && !implied.some((i) => i.id === s.step))
+    .flatMap((s) => procedure.steps.filter((p) => p.id === s.step));
+  return [...implied, ...pressed];
+}

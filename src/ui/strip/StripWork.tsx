@@ -1,0 +1,265 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useSearchParams } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { knowledge } from '@/knowledge';
+import type { StepView } from '@/shop/jobView/dto';
+import { MachineDrawing } from '../drawing/MachineDrawing';
+import { CautionGate } from '../job/CautionGate';
+import { faultLabel, faultOf } from '../job/labels';
+import type { JobDesk } from '../job/useJob';
+import { Notice } from '../parts/Notice';
+import { sendPhotograph } from '../parts/post';
+import { Reading } from '../parts/Reading';
+import { Losses } from './Losses';
+import { LossForm } from './LossForm';
+import { readAloud, useReader } from './readAloud';
+import { HandKey, StepCard } from './StepCard';
+import { cupOf, lieWords, openAccesses, spokenStep, toolWords } from './stepWords';
+import { Tray } from './Tray';
+import { useAwake } from './useAwake';
+import { useHandKeys } from './useHandKeys';
+import { wayIn } from './wayIn';
+
+/** The way in, one step at a time, with the tray beside it. */
+export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () => void; onBack: () => void }) {
+  const { job } = desk;
+  const closed = job.stage === 'closed';
+  useAwake();
+  const canRead = useReader();
+  const [losing, setLosing] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const camera = useRef<HTMLInputElement>(null);
+  // What was pressed and is on its way counts: the hand is quicker than the line to the server.
+  const to = useSearchParams().get('to');
+  const asked = to === null ? null : wayIn(job, to);
+  const way = asked && asked.ahead.length > 0 ? asked : job.strip;
+  const pressed = new Set(desk.waiting.filter((p) => p.deed === 'strip-step').map((p) => p.body.step));
+  const ahead = way.ahead.filter((s) => !pressed.has(s.id));
+  const step = closed ? undefined : ahead[0];
+  const last = [...job.strip.done].reverse().find((s) => s.pressed);
+  const cup = step ? cupOf(job.strip.cups, step, ahead) : null;
+
+  const go = (state: 'done' | 'not-here') => step && desk.press('strip-step', { step: step.id, state });
+  const back = () => last && !desk.busy && void desk.act('strip-step', { step: last.id, state: 'undone' });
+  const isLook = to !== null && job.leftOpen.length === 0;
+  const forward = () => (step ? go('done') : ahead.length === 0 && !closed && (isLook ? onBack() : onDone()));
+  useHandKeys(losing === null && !closed, forward, back);
+  useHotkeys('x', () => step && losing === null && go('not-here'), [step, losing]);
+  useHotkeys('p', () => step && losing === null && camera.current?.click(), [step, losing]);
+  useHotkeys('l', () => step && readAloud(spokenStep(step, cup)), [step, cup]);
+  useHotkeys('plus, shift+equal, add', () => step && step.fasteners.length > 0 && setLosing(step.id), [step]);
+
+  const photograph = async (files: FileList | null) => {
+    if (!step) return;
+    setTrouble(null);
+    const caption = step.label;
+    for (const file of [...(files ?? [])]) {
+      const sent = await sendPhotograph(file);
+      if (sent.ok) await desk.act('add-photograph', { photographs: [sent.value.id], caption });
+      else setTrouble(`${file.name}: ${sent.refusal.fields[0]?.message ?? sent.refusal.title}`);
+    }
+    if (camera.current) camera.current.value = '';
+  };
+
+  const repairs = job.leftOpen.map((id) => faultOf(id)?.repair.label ?? faultLabel(id));
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        <Typography component="h2" variant="h2">
+          Strip
+        </Typography>
+        <Typography variant="body2">
+          {ahead.length > 0 && (
+            <>
+              <Reading strong>{ahead.length}</Reading> step{ahead.length === 1 ? '' : 's'} to{' '}
+              {way === job.strip ? repairs.join('; ').toLowerCase() : accessLabel(job, to)},{' '}
+              <Reading>{way.minutes} min</Reading>, {timesWords(way.turnings, 'turned over')}
+              {way.exact ? '' : ' (no better order was found, there may be one)'}
+            </>
+          )}
+        </Typography>
+      </Box>
+      <CautionGate desk={desk} />
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2.5,
+          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 340px' },
+          alignItems: 'start',
+        }}
+      >
+        <Box sx={{ display: 'grid', gap: 1.25, minWidth: 0 }}>
+          {step && (
+            <StepCard step={step} cup={cup}>
+              {losing === step.id && <LossForm desk={desk} step={step} onClose={() => setLosing(null)} />}
+              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+                <HandKey label="Done" letter="Enter" main disabled={desk.stalled} onPress={() => go('done')} />
+                <HandKey label="Back" letter="Backspace" disabled={!last || desk.busy} onPress={() => void back()} />
+                <HandKey label="Photograph" letter="P" disabled={desk.busy} onPress={() => camera.current?.click()} />
+                {step.fasteners.length > 0 && (
+                  <HandKey label="One is wrong" letter="+" disabled={desk.busy} onPress={() => setLosing(step.id)} />
+                )}
+                <HandKey
+                  label="Not on this machine"
+                  letter="X"
+                  disabled={desk.stalled}
+                  onPress={() => go('not-here')}
+                />
+                {canRead && (
+                  <HandKey
+                    label="Read it"
+                    letter="L"
+                    disabled={false}
+                    onPress={() => readAloud(spokenStep(step, cup))}
+                  />
+                )}
+              </Box>
+              {trouble && (
+                <Typography variant="body2" role="alert" sx={{ color: 'error.main' }}>
+                  {trouble}
+                </Typography>
+              )}
+            </StepCard>
+          )}
+          {!step && !closed && (
+            <Notice
+              title={
+                job.strip.done.length > 0
+                  ? 'What the repair needs lies open.'
+                  : 'Nothing need be opened for what is proved.'
+              }
+            >
+              <Typography variant="body2">
+                {isLook
+                  ? 'Now look: what is seen is told in Find.'
+                  : 'Now mend it, and put it back in the order that Fit gives.'}
+              </Typography>
+            </Notice>
+          )}
+          <input
+            ref={camera}
+            type="file"
+            accept="image/*"
+            capture="environment"
+            hidden
+            aria-label="Photograph of this step"
+            onChange={(e) => void photograph(e.target.files)}
+          />
+          {ahead.length > 1 && <Ahead steps={ahead.slice(1)} />}
+          <Behind steps={job.strip.done} absent={job.strip.absent} desk={desk} />
+        </Box>
+        <Box component="section" aria-label="Tray" sx={{ display: 'grid', gap: 1 }}>
+          <MachineDrawing
+            kind={job.machine.kind}
+            lie={step?.lie ?? last?.lie ?? 'standing'}
+            open={openAccesses({ done: job.strip.done, ahead })}
+            at={step?.access ?? null}
+            cup={cup}
+            count={step?.fasteners.reduce((sum, f) => sum + f.count, 0) ?? 0}
+            title={`${job.machine.model} as it lies`}
+          />
+          <Typography component="h3" variant="h3">
+            Tray
+          </Typography>
+          <Tray cups={job.strip.cups} lit={cup} />
+          <Losses desk={desk} />
+        </Box>
+      </Box>
+      {!closed && (
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          <Button variant={step || isLook ? 'outlined' : 'contained'} disabled={desk.busy} onClick={onDone}>
+            To Fit
+          </Button>
+          <Button variant={!step && isLook ? 'contained' : 'outlined'} disabled={desk.busy} onClick={onBack}>
+            Back to Find
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const accessLabel = (job: JobDesk['job'], access: string | null) =>
+  knowledge.kinds.find((k) => k.id === job.machine.kind)!.access.find((a) => a.id === access)?.label ?? '';
+
+const timesWords = (times: number, what: string) =>
+  times === 0 ? `not ${what}` : times === 1 ? `once ${what}` : `${times} times ${what}`;
+
+/** The next one small below, the others behind it. */
+function Ahead({ steps }: { steps: readonly StepView[] }) {
+  const [next, ...later] = steps;
+  return (
+    <Box>
+      <Typography variant="body2">
+        <strong>Then:</strong> {next!.label}
+        <Box component="span" sx={{ color: 'text.secondary' }}>
+          {' '}
+          ({lieWords(next!.lie)}, {toolWords(next!.tool)})
+        </Box>
+      </Typography>
+      {later.length > 0 && (
+        <Box component="details" sx={{ '& summary': { cursor: 'pointer', minHeight: 32, py: 0.5 } }}>
+          <Typography component="summary" variant="body2" sx={{ color: 'text.secondary' }}>
+            and {later.length} more
+          </Typography>
+          <Box component="ol" sx={{ m: 0, pl: 3 }}>
+            {later.map((s) => (
+              <Typography component="li" variant="body2" key={s.id}>
+                {s.label}{' '}
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  ({lieWords(s.lie)}, {toolWords(s.tool)})
+                </Box>
+              </Typography>
+            ))}
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** What is open already, and what this machine does not have. */
+function Behind({ steps, absent, desk }: { steps: readonly StepView[]; absent: readonly StepView[]; desk: JobDesk }) {
+  if (steps.length + absent.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Done so far">
+      <Typography component="h3" variant="h3">
+        Open so far
+      </Typography>
+      <Box component="ol" sx={{ m: 0, pl: 3, columns: { sm: 2 }, columnGap: 3 }}>
+        {steps.map((s) => (
+          <Typography component="li" variant="body2" key={s.id} sx={{ breakInside: 'avoid' }}>
+            {s.label}
+            {!s.pressed && (
+              <Box component="span" sx={{ color: 'text.secondary' }}>
+                {' '}
+                (on the way of a check)
+              </Box>
+            )}
+          </Typography>
+        ))}
+      </Box>
+      {absent.map((s) => (
+        <Typography variant="body2" key={s.id} sx={{ color: 'text.secondary' }}>
+          Not on this machine: {s.label}{' '}
+          {desk.job.stage !== 'closed' && (
+            <Button
+              size="small"
+              variant="text"
+              color="inherit"
+              disabled={desk.busy}
+              onClick={() => void desk.act('strip-step', { step: s.id, state: 'undone' })}
+            >
+              it has one
+            </Button>
+          )}
+        </Typography>
+      ))}
+    </Box>
+  );
+}
