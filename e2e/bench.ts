@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** Signs in through the real form. */
 export async function signInByForm(page: Page): Promise<void> {
@@ -103,4 +103,20 @@ export async function settled(page: Page): Promise<void> {
     );
   });
   await page.evaluate(() => document.fonts.ready);
+}
+
+/** Presses a key and waits until what was shown is not shown any more: the next one, or none. */
+export async function pressOn(page: Page, shown: Locator, key: string): Promise<void> {
+  const before = await shown.textContent();
+  await page.keyboard.press(key);
+  await expect(async () => {
+    if ((await shown.count()) > 0) expect(await shown.first().textContent()).not.toBe(before);
+  }).toPass();
+}
+
+/** Every step of the way in, by one key. */
+export async function stripByKey(page: Page, key: string): Promise<void> {
+  const step = page.getByRole('region', { name: 'Step on the bench' }).getByRole('heading');
+  await expect(step).toBeVisible();
+  while ((await step.count()) > 0) await pressOn(page, step, key);
 }

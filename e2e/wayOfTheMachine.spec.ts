@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { freeMachine, putOnBench, signIn, signInByForm, takeInStranger } from './bench';
+import { freeMachine, putOnBench, signIn, signInByForm, stripByKey, takeInStranger } from './bench';
 import { test } from './test';
 
 test('a stranger’s upright with a dead roll: taken in, found, fitted, proved, handed back, due again', async ({
@@ -39,6 +39,22 @@ test('a stranger’s upright with a dead roll: taken in, found, fitted, proved, 
   await page.getByRole('button', { name: /missing or in pieces/ }).click();
   await expect(page.getByText('Cause proved: Belt broken.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^flat belt, proved at fault, open/ })).toBeVisible();
+  await page.getByRole('button', { name: 'To Strip' }).click();
+
+  // Strip: one key for each step, the screws into their cups, one of them missing.
+  await expect(page.getByRole('heading', { name: 'Strip', exact: true })).toBeVisible();
+  await stripByKey(page, 'Enter');
+  await expect(page.getByText('What the repair needs lies open.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Tray' }).getByRole('img', { name: /cup 1 full/ })).toBeVisible();
+  await page.keyboard.press('Backspace');
+  const step = page.getByRole('region', { name: 'Step on the bench' });
+  await expect(step.getByRole('heading', { name: 'End caps off, left and right kept apart' })).toBeVisible();
+  await page.keyboard.press('Shift+Equal');
+  await page.getByRole('button', { name: 'Was missing when it came' }).click();
+  await expect(page.getByText('1 missing on arrival: owed to the owner')).toBeVisible();
+  await page.getByRole('button', { name: 'Replaced' }).click();
+  await expect(page.getByText('1 missing on arrival: owed to the owner; replaced')).toBeVisible();
+  await stripByKey(page, 'PageDown');
   await page.getByRole('button', { name: 'To Fit' }).click();
 
   // Fit.

@@ -5,6 +5,10 @@ import type { Person } from '@/shop/access/person';
 import { fitPart } from '@/shop/fitPart/fitPart';
 import { readJob } from '@/shop/odds/readJob';
 import { keepPhotograph } from '@/shop/photographs/keepPhotograph';
+import { procedures } from '@/knowledge/kinds';
+import { noteLoss } from '@/shop/losses/losses';
+import { addPhotographs } from '@/shop/photographs/photographs';
+import { stripStep } from '@/shop/stripStep/stripStep';
 import { markRepaired } from '@/shop/markRepaired/markRepaired';
 import { moveJob } from '@/shop/moveJob/moveJob';
 import { moveStage } from '@/shop/moveStage/moveStage';
@@ -96,7 +100,7 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
   ) => {
     for (const f of findings) await recordFindings(person, job, { ...(await base(job)), findings: [f] });
   };
-  const move = async (job: number, to: 'find' | 'fit' | 'prove' | 'hand-back') =>
+  const move = async (job: number, to: 'find' | 'strip' | 'fit' | 'prove' | 'hand-back') =>
     moveStage(person, job, { ...(await base(job)), to });
   const rebuild = async (job: number, but: string[] = []) => {
     for (const step of (await readJob(job)).rebuild)
@@ -117,6 +121,53 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
   const photograph = async (words: string, colour: string) => {
     const drawn = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="900"><rect width="1200" height="900" fill="#d8cdb6"/><path d="M0 620C260 560 420 690 700 620S1080 560 1200 640V900H0Z" fill="${colour}"/><rect x="300" y="180" width="560" height="360" rx="60" fill="#55504a"/><rect x="360" y="420" width="440" height="70" rx="30" fill="#2b2824"/><text x="60" y="110" font-size="64" font-family="sans-serif" fill="#2b2824">${words}</text></svg>`;
     return (await keepPhotograph(person, await sharp(Buffer.from(drawn)).png().toBuffer())).id;
+  };
+
+  /** A heavy upright of a stranger, opened down to its drive, with a picture of the screws that differ. */
+  const openDrive = async () => {
+    const model = (await db('model').where({ kind: 'upright-self-propelled' }).orderBy('id').first('id', 'kind'))!;
+    const { job } = await takeIn(person, {
+      key: key(),
+      newMachine: { modelId: model.id, serial: 'D204417', pets: true, hoursPerWeek: 3 },
+      newCustomer: {
+        name: 'Marit Oakhollow',
+        kind: 'household',
+        phone: '555 0188',
+        email: '',
+        address: '',
+        standing: '',
+      },
+      words: 'Hard to push since spring, and it clicks.',
+      complaints: ['hard-to-push'],
+      arrivalSigns: [],
+      openedBefore: true,
+      openedBy: 'the last owner',
+      accessories: [],
+      marks: [],
+      pickedUp: '',
+      visit: '',
+      everWet: 'no',
+      photographs: [],
+      warrantyChoice: 'none',
+      promisedOn: addDays(today, 4),
+    });
+    await moveJob(person, job, { ...(await base(job)), benchNo: 1, personId: people[0]! });
+    await move(job, 'strip');
+    const upTo = 'foot-cover';
+    const [first] = procedures[model.kind]!.steps.filter((s) => s.access === 'transmission');
+    await stripStep(person, job, { ...(await base(job)), step: first!.id, state: 'done' });
+    for (let n = 0; n < 30; n++) {
+      const [step] = (await readJob(job)).strip.ahead;
+      if (!step || step.id === upTo) break;
+      await stripStep(person, job, { ...(await base(job)), step: step.id, state: 'done' });
+      if (step.id === 'upper-front-screws')
+        await addPhotographs(person, job, {
+          ...(await base(job)),
+          photographs: [await photograph('long ones on top', '#4c4a3a')],
+          caption: step.label,
+        });
+    }
+    await noteLoss(person, job, { ...(await base(job)), step: 'switch-screws', what: 'missing', count: 1 });
   };
 
   await take(K1, ['roll-not-turning'], 'The brush just sits there. My brother says it needs a belt.', {
@@ -183,6 +234,27 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
   await move(parts, 'fit');
   await startWait(person, parts, { ...(await base(parts)), kind: 'part', what: 'toothed belt, 90 teeth', hours: 52 });
 
+  const stripping = await take(K1, ['roll-not-turning'], 'A bang, and the brush stood still.', {
+    promised: 1,
+    ago: 1,
+    at: { benchNo: 2, person: people[1]! },
+  });
+  await find(
+    stripping,
+    { check: 'finger-turn', outcome: 'free-no-drag' },
+    { check: 'sole-plate-look', outcome: 'belt-missing' },
+  );
+  await move(stripping, 'strip');
+  await noteLoss(person, stripping, {
+    ...(await base(stripping)),
+    step: 'plate-screws',
+    what: 'missing',
+    count: 1,
+  });
+  await stripStep(person, stripping, { ...(await base(stripping)), step: 'roll-lift', state: 'done' });
+
+  await openDrive();
+
   const fitting = await take(K1, ['squeal'], 'It screams.', {
     promised: 0,
     ago: 2,
@@ -224,5 +296,5 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
     promised: 3,
     ago: 0,
   });
-  return 10;
+  return 12;
 }

@@ -19,14 +19,18 @@ export function nextActionOf(job: WrittenFacts, odds: AssessmentView | null): Ne
   if (job.stage === 'find') return inFind(job, odds);
   if (job.stage === 'strip') {
     const [step] = job.strip.ahead;
-    return step ? { text: `Strip: ${step.label}`, minutes: step.minutes } : { text: 'Go to Fit', minutes: 1 };
+    return step
+      ? { text: `Strip: ${step.label}`, minutes: aboutMinutes(step.minutes) }
+      : { text: 'Go to Fit', minutes: 1 };
   }
   if (job.stage === 'fit') {
     const step = job.rebuild.find((s) => !s.done && s.sort !== 'repair');
     const unfitted = job.proved.find((id) => !job.fitted.some((f) => f.station === stationOf(job, id)));
     if (unfitted && faultById.get(unfitted)!.repair.parts && job.fitted.length === 0)
       return { text: faultById.get(unfitted)!.repair.label, minutes: faultById.get(unfitted)!.repair.minutes };
-    return step ? { text: `Rebuild: ${step.label}`, minutes: step.minutes } : { text: 'Go to Prove', minutes: 1 };
+    return step
+      ? { text: `Rebuild: ${step.label}`, minutes: aboutMinutes(step.minutes) }
+      : { text: 'Go to Prove', minutes: 1 };
   }
   if (job.stage === 'prove') {
     const item = job.proofs.find((p) => p.required && p.result !== 'pass');
@@ -34,6 +38,9 @@ export function nextActionOf(job: WrittenFacts, odds: AssessmentView | null): Ne
   }
   return { text: 'Call the owner, hand it back', minutes: 5 };
 }
+
+/** Nobody plans by seconds: half minutes, and never none. */
+const aboutMinutes = (minutes: number) => Math.max(0.5, Math.round(2 * minutes) / 2);
 
 /** Nothing is complained of: what is due is done. */
 function onVisit(job: WrittenFacts): NextAction {

@@ -35,12 +35,10 @@ export function stripOf(kind: Kind, state: JobState, found: Found): Pick<JobFact
   const inside = new Set([...opened.map((s) => s.id), ...absent]);
   const mended = new Set(found.repaired);
   const toMend = found.proved.filter((f) => !mended.has(f));
-  const ahead = stepsToOpen(
-    procedure,
-    kind.access,
-    toMend.map((f) => repairAccess.get(f)!),
-    inside,
-  );
+  // What is to be mended, and what somebody has begun to open to look.
+  const begun = state.stripped.filter((s) => s.state === 'done').flatMap(({ step }) => accessOfStep(procedure, step));
+  const wanted = [...toMend.map((f) => repairAccess.get(f)!), ...begun];
+  const ahead = stepsToOpen(procedure, kind.access, wanted, inside);
   const last = opened.at(-1);
   const order = bestOrder(ahead, last ? { lie: last.lie, tool: last.tool } : undefined);
   const ticks = new Set(state.ticks);
@@ -74,6 +72,9 @@ export function stripOf(kind: Kind, state: JobState, found: Found): Pick<JobFact
       })),
   };
 }
+
+const accessOfStep = (procedure: Procedure, step: string) =>
+  procedure.steps.filter((s) => s.id === step).map((s) => s.access);
 
 /**
  * Steps that are behind us: those of what Find, a repair or a fitted part opened, as the procedure has them, then those that

@@ -46,7 +46,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
 
   const go = (state: 'done' | 'not-here') => step && desk.press('strip-step', { step: step.id, state });
   const back = () => last && !desk.busy && void desk.act('strip-step', { step: last.id, state: 'undone' });
-  const isLook = to !== null && job.leftOpen.length === 0;
+  const isLook = job.leftOpen.length === 0;
   const forward = () => (step ? go('done') : ahead.length === 0 && !closed && (isLook ? onBack() : onDone()));
   useHandKeys(losing === null && !closed, forward, back);
   useHotkeys('x', () => step && losing === null && go('not-here'), [step, losing]);
@@ -77,8 +77,10 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
           {ahead.length > 0 && (
             <>
               <Reading strong>{ahead.length}</Reading> step{ahead.length === 1 ? '' : 's'} to{' '}
-              {way === job.strip ? repairs.join('; ').toLowerCase() : accessLabel(job, to)},{' '}
-              <Reading>{way.minutes} min</Reading>, {timesWords(way.turnings, 'turned over')}
+              {way === job.strip && repairs.length > 0
+                ? repairs.join('; ').toLowerCase()
+                : accessLabel(job, step!.access)}
+              , <Reading>{way.minutes} min</Reading>, {timesWords(way.turnings, 'turned over')}
               {way.exact ? '' : ' (no better order was found, there may be one)'}
             </>
           )}
@@ -184,7 +186,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
   );
 }
 
-const accessLabel = (job: JobDesk['job'], access: string | null) =>
+const accessLabel = (job: JobDesk['job'], access: string) =>
   knowledge.kinds.find((k) => k.id === job.machine.kind)!.access.find((a) => a.id === access)?.label ?? '';
 
 const timesWords = (times: number, what: string) =>
