@@ -141,7 +141,7 @@ function largest(
 ): Heavy {
   // Not one’s own: a passphrase that is reset ends all sessions.
   const id = path.startsWith('/jobs') ? open.job : path.startsWith('/people') ? '2' : '1';
-  const places: Record<string, string> = { tag: open.tag, key: randomUUID(), form: 'take-in', id };
+  const places: Record<string, string> = { tag: open.tag, kind: open.kind, key: randomUUID(), form: 'take-in', id };
   const filled = (name: string) => places[name]!;
   const queries = (operation.parameters ?? [])
     .filter((p) => p.in === 'query' && p.name === 'q')

@@ -39,6 +39,8 @@ export interface JobState {
   /** Steps of the way in, in the order in which they were pressed. */
   stripped: { step: string; state: 'done' | 'not-here'; at: Instant }[];
   /** What was not as it should be with loose pieces. */
+  /** How this model’s procedure differs from its kind’s, as it stands now. */
+  procedure: object[];
   losses: {
     id: number;
     step: string;
@@ -119,6 +121,8 @@ const STATE = `select
   ${names('sign', 'arrival_sign')} as signs,
   ${names('step', 'rebuild_tick')} as ticks,
   ${list('step, state, at', 'strip_step where job_id = job.id', 'at')} as stripped,
+  coalesce((select changes from model_procedure where model_id = machine.model_id order by version desc limit 1), '[]')
+    as procedure,
   ${list('id, step, what, count, settled', 'fastener_loss where job_id = job.id', 'id')} as losses,
   ${list('id, station, text', 'condition_mark where job_id = job.id', 'id')} as marks,
   ${list(

@@ -10,6 +10,8 @@ import { insertApiToken } from '@/data/tokens';
 import { refreshCustomerSearch } from '@/data/customers';
 import { insertShop } from '@/data/shopSettings';
 import { kindById, knowledge } from '@/knowledge';
+import type { Change } from '@/core/strip/changed';
+import { insertProcedure } from '@/data/strip';
 import { insertPartSizes } from '@/data/gauges';
 import { shippedParts } from '@/knowledge/parts';
 import { planItems } from '@/knowledge/plans';
@@ -18,6 +20,7 @@ import { hashPassphrase } from '@/shop/access/passphrases';
 import { dayInZone } from '@/shop/settings/day';
 import * as names from './names';
 import { writeOpenJobs } from './openJobs';
+import { pressesOf } from './stripTimes';
 import { simulateJob } from './simulateJob';
 
 export const DEMO_SIGN_IN = 'demo';
@@ -151,8 +154,59 @@ export async function writeDemoShop(db: Knex) {
   );
   await writeBook(db, machines, customers, people, today, random);
   for (const c of customers) await refreshCustomerSearch(db, c.id);
+  await writeProcedures(db, models, people[0]!);
   const open = await writeOpenJobs(db, { people, machines: machines.slice(0, MACHINES), models, today, random });
   return { customers: customers.length, machines: machines.length, jobs: days.length + 2 * rarer.length, open };
+}
+
+/** Three models that are not as their kind: what the shop has written down for them. */
+async function writeProcedures(db: Knex, models: { id: number; kind: string }[], person: number): Promise<void> {
+  const differ: [kind: string, nth: number, Change[]][] = [
+    [
+      'upright-shaft-belt',
+      0,
+      [
+        { sort: 'note', step: 'plate-screws', text: 'One long screw sits under the right rear wheel.' },
+        { sort: 'drop', step: 'knob-off' },
+      ],
+    ],
+    [
+      'upright-shaft-belt',
+      1,
+      [
+        {
+          sort: 'add',
+          step: 'own-badge',
+          after: 'knob-off',
+          label: 'Badge at the nose pried off: a screw is under it',
+          lie: 'back',
+          tool: 'pry',
+          minutes: 0.4,
+          back: 'Badge pressed on',
+          backMinutes: 0.3,
+        },
+      ],
+    ],
+    [
+      'upright-brush-motor',
+      0,
+      [
+        {
+          sort: 'fasteners',
+          step: 'head-screws',
+          fasteners: [
+            { count: 8, what: 'screw', drive: 't15', length: 'medium', where: 'round the head' },
+            { count: 1, what: 'screw', drive: 't15', length: 'long', hidden: true, where: 'behind the sole plate' },
+          ],
+        },
+        { sort: 'note', step: 'head-lift', text: 'The lamp’s wire is short: plug off before it is lifted.' },
+      ],
+    ],
+  ];
+  for (const [kind, nth, changes] of differ) {
+    const model = models.filter((m) => m.kind === kind)[nth];
+    if (model) await insertProcedure(db, model.id, changes, 'As we found it.', person);
+  }
 }
 
 /** What a book holds besides jobs: who bought what when, sites, contacts, hour meters, who came back too soon. */
@@ -350,6 +404,22 @@ class Batch {
     await insert(
       'confirmed_fault',
       each(({ job }, id) => job.faults.map((f) => ({ job_id: id, fault: f.id }))),
+    );
+    await insert(
+      'strip_step',
+      each(({ job, closed, person, kind, random }, id) =>
+        pressesOf(
+          kind,
+          job.faults.map((f) => f.id),
+          new Date(closed.getTime() - 3 * 3_600_000),
+          random,
+        ).map((p) => ({
+          job_id: id,
+          state: 'done',
+          person_id: person,
+          ...p,
+        })),
+      ),
     );
     await insert(
       'forecast',

@@ -33,6 +33,7 @@ import { moveStage } from './moveStage/moveStage';
 import { addPerson, amendPerson, endSession, resetPassphrase } from './people/people';
 import { addPhotographs, removePhotograph } from './photographs/photographs';
 import { endPractice, look, makePractice, measure } from './practice/practice';
+import { putProcedure, rememberStep } from './procedures/procedures';
 import { recordFindings } from './recordFindings/recordFindings';
 import { recordMeter } from './recordMeter/recordMeter';
 import { recordProof } from './recordProof/recordProof';
@@ -59,6 +60,7 @@ export const jobDeeds: readonly AnyDeedOn<number>[] = [
   stripStep,
   noteLoss,
   settleLoss,
+  rememberStep,
   fitPart,
   fitOther,
   takeBackPart,
@@ -85,7 +87,7 @@ export const jobDeeds: readonly AnyDeedOn<number>[] = [
 ];
 export const machineDeeds: readonly AnyDeedOn<string>[] = [amendMachine, changeOwner, mergeMachines];
 export const customerDeeds: readonly AnyDeedOn<number>[] = [amendCustomer, mergeCustomers, putSite, putContact];
-export const modelDeeds: readonly AnyDeedOn<number>[] = [mergeModels];
+export const modelDeeds: readonly AnyDeedOn<number>[] = [mergeModels, putProcedure];
 export const personDeeds: readonly AnyDeedOn<number>[] = [amendPerson, resetPassphrase, endSession];
 export const learningDeeds: readonly AnyDeedOn<number>[] = [weighLent];
 /** By their address under /api/v1. */

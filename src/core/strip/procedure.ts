@@ -51,6 +51,8 @@ export interface StripStep {
   stays: string;
   /** What is carried over to the new part. */
   carried: string;
+  /** What the shop wrote down for this model. */
+  note: string;
   cautions: string[];
   /** What is photographed before it is taken apart; empty when nothing need be. */
   photograph: string;

@@ -20,6 +20,7 @@ const step = (id: string, ...fasteners: Fastener[]): StripStep => ({
   fasteners,
   stays: '',
   carried: '',
+  note: '',
   cautions: [],
   photograph: '',
   optional: false,

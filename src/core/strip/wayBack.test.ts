@@ -21,6 +21,7 @@ const step = (
     fasteners: [{ count: 1, what: 'screw', drive: 't15', where: 'there' }],
     stays: '',
     carried: '',
+    note: '',
     cautions: [],
     photograph: '',
     optional: false,

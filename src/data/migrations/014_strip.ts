@@ -22,5 +22,14 @@ create table fastener_loss (
   at timestamptz not null default now()
 );
 create index fastener_loss_job on fastener_loss (job_id);
-select audit_these('strip_step', 'fastener_loss');
+create table model_procedure (
+  model_id bigint not null references model on delete cascade,
+  version integer not null check (version >= 1),
+  changes jsonb not null check (jsonb_typeof(changes) = 'array'),
+  why text not null default '' check (length(why) <= 300),
+  person_id bigint references person on delete set null,
+  at timestamptz not null default now(),
+  primary key (model_id, version)
+);
+select audit_these('strip_step', 'fastener_loss', 'model_procedure');
 `;

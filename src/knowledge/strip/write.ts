@@ -49,6 +49,7 @@ export function step(
     fasteners: (out ?? []).map(fastener),
     stays: stays ?? '',
     carried: carried ?? '',
+    note: '',
     cautions: cautions ?? [],
     photograph: photo ?? '',
     optional: optional ?? false,

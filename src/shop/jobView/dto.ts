@@ -1,4 +1,5 @@
 import type { BenchState } from '@/core/diagnosis/finderCase';
+import type { Change } from '@/core/strip/changed';
 import type { StripStep } from '@/core/strip/procedure';
 import type { Cup, Loss } from '@/core/strip/tray';
 import type { BackLine } from '@/core/strip/wayBack';
@@ -52,6 +53,7 @@ export interface JobFacts extends BenchState {
     serial: string;
     maker: string;
     model: string;
+    modelId: number;
     kind: string;
     madeYear: number | null;
     mainsV: number;
@@ -148,6 +150,8 @@ export interface StripView {
   exact: boolean;
   cups: Cup[];
   losses: Loss[];
+  /** How this model differs from its kind. */
+  changes: Change[];
 }
 
 export type Visit = '' | 'service' | 'height' | 'new-part' | 'before-sale';

@@ -13,7 +13,7 @@ import { isOwnPart } from './ownPart';
 import { proofViews } from './proofItems';
 import { repairedIn } from './repairsOf';
 import { serviceList } from './serviceList';
-import { stripOf } from './stripOf';
+import { openNow, stripOf } from './stripOf';
 
 const DAY_MS = 86_400_000;
 const MOST_PAST = 6;
@@ -47,6 +47,7 @@ export function factsOf(state: JobState): WrittenFacts {
   const now = Date.now();
   const today = dayInZone(new Date(now), shop.zone);
   const repaired = repairedIn(kind, state, new Set([...bench.proved, ...state.openFaults.map((f) => f.fault)]));
+  const strip = stripOf(kind, state, { proved: bench.proved, repaired, open: bench.open });
   return {
     id: job.id,
     version: job.version,
@@ -87,6 +88,7 @@ export function factsOf(state: JobState): WrittenFacts {
       serial: machine.serial,
       maker: model.maker,
       model: model.name,
+      modelId: model.id,
       kind: model.kind,
       madeYear: machine.made_year,
       mainsV: model.mains_v,
@@ -118,7 +120,8 @@ export function factsOf(state: JobState): WrittenFacts {
     openFaults: state.openFaults.filter((f) => !repaired.includes(f.fault)).map((f) => ({ ...f, at: instant(f.at) })),
     struck: state.struck,
     service: serviceList(kind, state, today),
-    ...stripOf(kind, state, { proved: bench.proved, repaired, open: bench.open }),
+    ...strip,
+    open: openNow(kind, bench.open, strip),
     waits: state.waits.map((w) => ({
       id: w.id,
       kind: w.kind,

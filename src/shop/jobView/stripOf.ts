@@ -8,10 +8,10 @@ import { trayOf } from '@/core/strip/tray';
 import { closingOf, wayBack } from '@/core/strip/wayBack';
 import type { JobState } from '@/data/jobState';
 import { knowledge } from '@/knowledge';
-import { procedures } from '@/knowledge/kinds';
 import { repairWorkOf } from '@/knowledge/repairWork';
 import type { JobFacts } from './dto';
-import { stepView } from './stepView';
+import { changesOf, procedureOf } from './procedureOf';
+import { stepView } from '@/knowledge/stepView';
 
 const accessOf = new Map([
   ...knowledge.checks.map((c) => [c.id, c.access] as const),
@@ -28,7 +28,7 @@ interface Found {
 
 /** The way in and the way back of one job, as they stand. */
 export function stripOf(kind: Kind, state: JobState, found: Found): Pick<JobFacts, 'strip' | 'rebuild'> {
-  const procedure = procedures[kind.id]!;
+  const procedure = procedureOf(kind, state);
   const dropped = new Set(state.model.dropped_stations);
   const absent = new Set(state.stripped.filter((s) => s.state === 'not-here').map((s) => s.step));
   const opened = openedSteps(procedure, kind, state, found, absent);
@@ -58,6 +58,7 @@ export function stripOf(kind: Kind, state: JobState, found: Found): Pick<JobFact
       exact: order.exact,
       cups: tray.cups,
       losses: state.losses,
+      changes: changesOf(state),
     },
     rebuild: wayBack(
       procedure,
@@ -71,6 +72,23 @@ export function stripOf(kind: Kind, state: JobState, found: Found): Pick<JobFact
         cautions: cautionsFor(knowledge, kind.id, line.cautions),
       })),
   };
+}
+
+/** What stands open: what Find left so and what was pressed, less what is closed again. */
+export function openNow(
+  kind: Kind,
+  found: readonly string[],
+  { strip, rebuild }: Pick<JobFacts, 'strip' | 'rebuild'>,
+): string[] {
+  const shut = new Set(rebuild.filter((l) => l.sort === 'close' && l.done).map((l) => l.step));
+  const ahead = new Set(strip.ahead.map((s) => s.access));
+  return kind.access
+    .filter(({ id }) => {
+      const own = strip.done.filter((s) => s.access === id);
+      if (own.length > 0 && own.every((s) => shut.has(s.id))) return false;
+      return found.includes(id) || (own.some((s) => s.pressed) && !ahead.has(id));
+    })
+    .map(({ id }) => id);
 }
 
 const accessOfStep = (procedure: Procedure, step: string) =>

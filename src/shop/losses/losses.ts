@@ -1,7 +1,7 @@
 import { insertLoss, settleLoss as settle } from '@/data/strip';
-import { procedures } from '@/knowledge/kinds';
 import { bench } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
+import { procedureOf } from '../jobView/procedureOf';
 import { notFound, refuseIf } from '../problem';
 import { beginWait } from '../startWait/startWait';
 import { NoteLossDto, SettleLossDto } from './dto';
@@ -21,8 +21,8 @@ export const noteLoss = jobDeed({
   summary: 'Note a screw that is missing, broken, lost or rusted',
   dto: NoteLossDto,
   async work(scene, dto) {
-    const { db, jobId, kind, person, tell } = scene;
-    const step = procedures[kind.id]!.steps.find((s) => s.id === dto.step);
+    const { db, jobId, kind, person, state, tell } = scene;
+    const step = procedureOf(kind, state).steps.find((s) => s.id === dto.step);
     if (!step) return refuseIf([{ field: 'step', message: `${kind.id} has no step ${dto.step}.` }]);
     const most = step.fasteners.reduce((sum, f) => sum + f.count, 0);
     refuseIf(

@@ -176,6 +176,12 @@ export function openapi() {
       '/gauges/usual': post(inWords(shopDeeds['gauges/usual'].spec), shopDeeds['gauges/usual'].spec.dto),
       '/parts/match': post('Parts of the list by measured sizes, with odds', MatchPartsDto, { type: 'array' }),
       '/knowledge': get('Kinds, stations, complaints, checks with outcomes and units, faults, cautions'),
+      '/procedures/{kind}': get('The way into a kind of machine, step by step', [inPath('kind', 'string')]),
+      '/procedures/{kind}/way': get(
+        'The order of fewest turnings to mend some faults, and the way back; faults: ids with commas between',
+        [inPath('kind', 'string'), inQuery('faults', 'string')],
+      ),
+      '/schemas/procedure.json': file('JSON Schema of a model’s procedure', 'application/schema+json'),
       '/openapi.json': get('This document'),
       '/search': get('Machines and customers by anything, with typing errors', [query]),
       '/bench': get('The machines on the premises with what each waits for'),
@@ -198,6 +204,12 @@ export function openapi() {
         ...made(shopDeeds.models),
       },
       ...deedPaths('/models/{id}', jobId, modelDeeds),
+      '/models/{id}/step-times': get('How long the steps of a model take, from presses', [jobId]),
+      '/models/{id}/procedure.json': file(
+        'How the model differs, and its steps, as the schema has it',
+        'application/json',
+        [jobId],
+      ),
       '/models/{id}': { parameters: [jobId], ...post(inWords(amendModel.spec), amendModel.spec.dto) },
       '/people': {
         ...get('Everyone of the shop with their sessions; for the owner'),

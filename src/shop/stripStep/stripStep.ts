@@ -1,9 +1,9 @@
 import { closingOf, trialOf } from '@/core/strip/wayBack';
 import { putRebuildTick } from '@/data/jobs';
 import { putStripStep, takeBackStripStep } from '@/data/strip';
-import { procedures } from '@/knowledge/kinds';
 import { bench } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
+import { procedureOf } from '../jobView/procedureOf';
 import { refuseIf } from '../problem';
 import { StripStepDto } from './dto';
 
@@ -13,8 +13,8 @@ export const stripStep = jobDeed({
   roles: bench,
   summary: 'Press a step of the way in',
   dto: StripStepDto,
-  async work({ db, jobId, kind, person, facts, tell }, dto) {
-    const procedure = procedures[kind.id]!;
+  async work({ db, jobId, kind, person, facts, state, tell }, dto) {
+    const procedure = procedureOf(kind, state);
     const step = procedure.steps.find((s) => s.id === dto.step);
     if (!step) return refuseIf([{ field: 'step', message: `${kind.id} has no step ${dto.step}.` }]);
     const { done, absent } = facts.strip;

@@ -118,6 +118,7 @@ function Now({ line, job, disabled, onDone }: { line: Line; job: JobFacts; disab
           )}
         </Typography>
       )}
+      {opened?.note && <Typography variant="body2">This model: {opened.note}</Typography>}
       {opened?.carried && line.sort === 'close' && (
         <Typography variant="body2">Carry over: {opened.carried}</Typography>
       )}

@@ -95,6 +95,7 @@ export function jobInFind(
     ticks: [],
     stripped: [],
     losses: [],
+    procedure: [],
     repairs: [],
     repairedAt: [],
     served: [],

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { fastenerWords } from '@/core/strip/tray';
+import type { StepTime } from '@/shop/procedures/dto';
 import type { StepView } from '@/shop/jobView/dto';
 import { cautionOf } from '../job/labels';
 import { CautionPlate } from '../parts/CautionPlate';
@@ -12,7 +13,18 @@ import { fonts } from '../theme/palette';
 import { lieWords, toolWords } from './stepWords';
 
 /** One step, to be read at arm’s length. */
-export function StepCard({ step, cup, children }: { step: StepView; cup: number | null; children: ReactNode }) {
+export function StepCard({
+  step,
+  cup,
+  time,
+  children,
+}: {
+  step: StepView;
+  cup: number | null;
+  /** How long it takes the shop. */
+  time: StepTime | undefined;
+  children: ReactNode;
+}) {
   return (
     <Box
       component="section"
@@ -41,10 +53,19 @@ export function StepCard({ step, cup, children }: { step: StepView; cup: number 
       >
         <Fact term="Machine">{lieWords(step.lie)}</Fact>
         <Fact term="Tool">{toolWords(step.tool)}</Fact>
+        {time && (
+          <Fact term="Takes here">
+            {time.minutes} min{' '}
+            <Box component="span" sx={{ fontWeight: 400, fontSize: '0.8em' }}>
+              of {time.presses}
+            </Box>
+          </Fact>
+        )}
         {step.fasteners.length > 0 && (
           <Fact term={`Into cup ${cup}`}>{step.fasteners.map(fastenerWords).join('; ')}</Fact>
         )}
       </Box>
+      {step.note && <Line mark="This model">{step.note}</Line>}
       {step.stays && <Line mark="Leave">{step.stays}</Line>}
       {step.carried && <Line mark="Carry over">{step.carried}</Line>}
       {step.photograph && <Line mark="Photograph">{step.photograph}</Line>}

@@ -18,11 +18,13 @@ import { Reading } from '../parts/Reading';
 import { Losses } from './Losses';
 import { LossForm } from './LossForm';
 import { readAloud, useReader } from './readAloud';
+import { Remember } from './Remember';
 import { HandKey, StepCard } from './StepCard';
 import { cupOf, lieWords, openAccesses, spokenStep, toolWords } from './stepWords';
 import { Tray } from './Tray';
 import { useAwake } from './useAwake';
 import { useHandKeys } from './useHandKeys';
+import { useStepTimes } from './useStepTimes';
 import { wayIn } from './wayIn';
 
 /** The way in, one step at a time, with the tray beside it. */
@@ -31,6 +33,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
   const closed = job.stage === 'closed';
   useAwake();
   const canRead = useReader();
+  const times = useStepTimes(job.machine.modelId);
   const [losing, setLosing] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const camera = useRef<HTMLInputElement>(null);
@@ -80,7 +83,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
               {way === job.strip && repairs.length > 0
                 ? repairs.join('; ').toLowerCase()
                 : accessLabel(job, step!.access)}
-              , <Reading>{way.minutes} min</Reading>, {timesWords(way.turnings, 'turned over')}
+              , <Reading>{minutesOf(ahead, times)} min</Reading>, {timesWords(way.turnings, 'turned over')}
               {way.exact ? '' : ' (no better order was found, there may be one)'}
             </>
           )}
@@ -97,7 +100,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
       >
         <Box sx={{ display: 'grid', gap: 1.25, minWidth: 0 }}>
           {step && (
-            <StepCard step={step} cup={cup}>
+            <StepCard step={step} cup={cup} time={times.get(step.id)}>
               {losing === step.id && <LossForm desk={desk} step={step} onClose={() => setLosing(null)} />}
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
                 <HandKey label="Done" letter="Enter" main disabled={desk.stalled} onPress={() => go('done')} />
@@ -121,6 +124,11 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
                   />
                 )}
               </Box>
+              <Remember
+                key={`${step.id} ${step.note} ${step.fasteners.map((f) => f.count).join()}`}
+                desk={desk}
+                step={step}
+              />
               {trouble && (
                 <Typography variant="body2" role="alert" sx={{ color: 'error.main' }}>
                   {trouble}
@@ -188,6 +196,10 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
 
 const accessLabel = (job: JobDesk['job'], access: string) =>
   knowledge.kinds.find((k) => k.id === job.machine.kind)!.access.find((a) => a.id === access)?.label ?? '';
+
+/** Minutes of what is ahead: the shop’s own where it has counted, else the book’s. */
+const minutesOf = (steps: readonly StepView[], times: ReadonlyMap<string, { minutes: number }>) =>
+  Math.round(10 * steps.reduce((sum, s) => sum + (times.get(s.id)?.minutes ?? s.minutes), 0)) / 10;
 
 const timesWords = (times: number, what: string) =>
   times === 0 ? `not ${what}` : times === 1 ? `once ${what}` : `${times} times ${what}`;

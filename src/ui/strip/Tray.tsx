@@ -30,12 +30,9 @@ export function Tray({ cups, lit = null, paper = false }: Props) {
     x: ((number - 1) % COLUMNS) * CELL.width + CELL.width / 2,
     y: Math.floor((number - 1) / COLUMNS) * CELL.height + CELL.height / 2,
   });
-  // Each is joined to the next that it can be mixed up with: lines to all of them would be a net that nobody reads.
+  // Those that stand side by side are joined; what is further away is named at the cup: lines across others mislead.
   const pairs = cups.flatMap((c) =>
-    c.mixedUpWith
-      .filter((n) => n > c.number)
-      .slice(0, 1)
-      .map((n) => [c.number, n] as const),
+    c.mixedUpWith.filter((n) => n === c.number + 1 && c.number % COLUMNS !== 0).map((n) => [c.number, n] as const),
   );
   const width = Math.min(cups.length, COLUMNS) * CELL.width;
   const ink = 'currentColor';
@@ -47,16 +44,15 @@ export function Tray({ cups, lit = null, paper = false }: Props) {
         role="img"
         aria-label={`Tray: ${cups.map((c) => `cup ${c.number} ${c.full ? 'full' : 'empty'}`).join(', ')}`}
       >
-        {pairs.map(([a, b]) => {
-          const [p, q] = [at(a), at(b)];
-          const bend = p.y === q.y ? 30 : 0;
-          const middle = { x: (p.x + q.x) / 2 + (p.x === q.x ? 22 : 0), y: (p.y + q.y) / 2 - bend };
-          return (
-            <g key={`${a}-${b}`} stroke={palette.bench.hazard} fill="none" strokeWidth={2.4}>
-              <path d={`M${p.x} ${p.y} Q${middle.x} ${middle.y} ${q.x} ${q.y}`} strokeDasharray="7 4" />
-            </g>
-          );
-        })}
+        {pairs.map(([a, b]) => (
+          <path
+            key={`${a}-${b}`}
+            d={`M${at(a).x} ${at(a).y - RADIUS} Q${(at(a).x + at(b).x) / 2} ${at(a).y - RADIUS - 14} ${at(b).x} ${at(b).y - RADIUS}`}
+            stroke={palette.bench.hazard}
+            strokeWidth={2.4}
+            fill="none"
+          />
+        ))}
         {cups.map((cup) => {
           const { x, y } = at(cup.number);
           const isLit = cup.number === lit;
@@ -81,6 +77,19 @@ export function Tray({ cups, lit = null, paper = false }: Props) {
               >
                 {cup.number}
               </text>
+              {cup.mixedUpWith.length > 0 && (
+                <text
+                  textAnchor="end"
+                  x={RADIUS + 10}
+                  y={RADIUS + 6}
+                  fontFamily={fonts.label}
+                  fontWeight={700}
+                  fontSize={14}
+                  fill={palette.bench.hazard}
+                >
+                  ≠ {cup.mixedUpWith.slice(0, 4).join(' ')}
+                </text>
+              )}
               {!paper && cup.full && <Pieces fasteners={cup.fasteners} ink={isLit ? '#1e1b17' : ink} />}
               {!paper && !cup.full && (
                 <text textAnchor="middle" y={5} fontSize={12} fontFamily={fonts.label} fill={ink} opacity={0.7}>

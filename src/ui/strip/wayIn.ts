@@ -1,8 +1,9 @@
 import { bestOrder } from '@/core/strip/bestOrder';
+import { changedBy } from '@/core/strip/changed';
 import { stepsToOpen } from '@/core/strip/reach';
 import { kindById } from '@/knowledge';
 import { procedures } from '@/knowledge/kinds';
-import { stepView } from '@/shop/jobView/stepView';
+import { stepView } from '@/knowledge/stepView';
 import type { JobFacts, StepView } from '@/shop/jobView/dto';
 
 /** What is still ahead to one access of a machine, and what that takes. */
@@ -14,7 +15,7 @@ export function wayIn({ machine, strip }: Pick<JobFacts, 'machine' | 'strip'>, a
   const behind = new Set([...strip.done, ...strip.absent].map((s) => s.id));
   const last = strip.done.at(-1);
   const steps = kind.access.some((a) => a.id === access)
-    ? stepsToOpen(procedures[machine.kind]!, kind.access, [access], behind)
+    ? stepsToOpen(changedBy(procedures[machine.kind]!, strip.changes).procedure, kind.access, [access], behind)
     : [];
   const order = bestOrder(steps, last ? { lie: last.lie, tool: last.tool } : undefined);
   const ahead = order.steps.map((s) => ({ ...stepView(kind, s), pressed: false }));

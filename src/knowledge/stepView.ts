@@ -1,6 +1,6 @@
 import { cautionsFor, type Kind } from '@/core/diagnosis/knowledge';
 import type { StripStep } from '@/core/strip/procedure';
-import { knowledge } from '@/knowledge';
+import { knowledge } from '.';
 
 /** One step as the screens show it. */
 export function stepView(kind: Kind, s: StripStep) {
@@ -14,6 +14,7 @@ export function stepView(kind: Kind, s: StripStep) {
     fasteners: s.fasteners,
     stays: s.stays,
     carried: s.carried,
+    note: s.note,
     cautions: cautionsFor(knowledge, kind.id, s.cautions),
     photograph: s.photograph,
     optional: s.optional,

@@ -1,0 +1,194 @@
+import { bestOrder } from '@/core/strip/bestOrder';
+import { changedBy, type Change } from '@/core/strip/changed';
+import type { Procedure } from '@/core/strip/procedure';
+import { stepsToOpen } from '@/core/strip/reach';
+import { wayBack } from '@/core/strip/wayBack';
+import { database } from '@/data/database';
+import { models } from '@/data/machines';
+import { insertProcedure, procedureVersions, stepTimes, type ProcedureRow } from '@/data/strip';
+import { knowledge } from '@/knowledge';
+import { procedures } from '@/knowledge/kinds';
+import { repairNeeds, repairWorkOf } from '@/knowledge/repairWork';
+import { bench } from '../access/roles';
+import { deedOn, once } from '../deed/deed';
+import { jobDeed } from '../jobDeed/jobDeed';
+import { stepView } from '@/knowledge/stepView';
+import { changesOf } from '../jobView/procedureOf';
+import { notFound, ProblemError, refuseIf, type FieldProblem } from '../problem';
+import {
+  PROCEDURE_FORM,
+  PutProcedureDto,
+  RememberStepDto,
+  type ChangeDto,
+  type ProcedureBook,
+  type StepTime,
+} from './dto';
+
+const kindOf = (id: string) => {
+  const kind = knowledge.kinds.find((k) => k.id === id);
+  if (!kind) throw notFound('This kind');
+  return kind;
+};
+
+/** The procedure of a kind. @throws ProblemError 404 */
+export function kindProcedure(kindId: string): ProcedureBook {
+  return bookOf(kindOf(kindId).id, null, undefined);
+}
+
+/** The procedure of a model as it stands now. @throws ProblemError 404 */
+export async function modelProcedure(modelId: number): Promise<ProcedureBook> {
+  const model = (await models(database())).find((m) => m.id === modelId);
+  if (!model) throw notFound('This model');
+  const [now] = await procedureVersions(database(), modelId);
+  return bookOf(model.kind, { id: model.id, maker: model.maker, name: model.name }, now);
+}
+
+function bookOf(kindId: string, model: ProcedureBook['model'], row: ProcedureRow | undefined): ProcedureBook {
+  const changes = (row?.changes ?? []) as Change[];
+  const { procedure, problems } = changedBy(procedures[kindId]!, changes);
+  return {
+    form: PROCEDURE_FORM,
+    kind: kindId,
+    model,
+    version: row?.version ?? 0,
+    by: row?.person ?? '',
+    at: row?.at.toISOString() ?? null,
+    why: row?.why ?? '',
+    changes,
+    problems,
+    steps: procedure.steps.map((s) => ({
+      ...stepView(kindOf(kindId), s),
+      needs: s.needs,
+      back: {
+        label: s.back.label,
+        minutes: s.back.minutes,
+        checks: s.back.checks.map((c) => c.label),
+        trial: s.back.trial,
+      },
+    })),
+  };
+}
+
+/** How long the steps of a model take, from presses: medians with how many stand behind them. @throws ProblemError 404 */
+export async function modelTimes(modelId: number): Promise<{ times: StepTime[] }> {
+  if (!(await models(database())).some((m) => m.id === modelId)) throw notFound('This model');
+  return { times: await stepTimes(database(), modelId) };
+}
+
+/**
+ * The way in to some repairs and back again, on a kind or on a model of it.
+ * @param faults faults that are to be mended
+ * @throws ProblemError 404; 400 for a fault that the kind does not have
+ */
+export function wayFor(kindId: string, faults: readonly string[], changes: readonly Change[] = []) {
+  const kind = kindOf(kindId);
+  const strange = faults.filter((id) => !knowledge.faults.some((f) => f.id === id && kindId in f.kinds));
+  refuseIf(strange.map((id) => ({ field: 'faults', message: `${kindId} has no fault ${id.slice(0, 60)}.` })));
+  const { procedure }: { procedure: Procedure } = changedBy(procedures[kindId]!, changes);
+  const works = [...new Set(faults)].map((id) => repairWorkOf(kindId, id));
+  const order = bestOrder(
+    stepsToOpen(
+      procedure,
+      kind.access,
+      works.map((w) => w.access),
+    ),
+  );
+  return {
+    kind: kindId,
+    faults: works.map((w) => ({ fault: w.fault, ...repairNeeds(w.fault) })),
+    ...order,
+    steps: order.steps.map((s) => stepView(kind, s)),
+    back: wayBack(procedure, order.steps, works),
+  };
+}
+
+/** Writes how a model differs from its kind, as a new version: nothing that was written before is lost. */
+export const putProcedure = deedOn(
+  { name: 'put-procedure', roles: bench, summary: 'Change a model’s procedure', dto: PutProcedureDto },
+  async (person, id: number, dto): Promise<ProcedureBook> => {
+    const before = await modelProcedure(id);
+    const changes = dto.changes.map(changeOf);
+    refuseIf(
+      changes.flatMap((c, i) => (Array.isArray(c) ? c.map((p) => ({ ...p, field: `changes[${i}].${p.field}` })) : [])),
+    );
+    const { problems } = changedBy(procedures[before.kind]!, changes as Change[]);
+    refuseIf(problems.map((p) => ({ field: `changes[${p.change}]`, message: p.message })));
+    await once(person, putProcedure.spec.name, dto, id, async (db) => {
+      const [now] = await procedureVersions(db, id);
+      if ((now?.version ?? 0) !== dto.version)
+        throw new ProblemError(409, 'Somebody changed this procedure meanwhile.', [], {
+          current: await modelProcedure(id),
+        });
+      return { version: await insertProcedure(db, id, changes as Change[], dto.why.trim(), person.id) };
+    });
+    return modelProcedure(id);
+  },
+);
+
+/** What a change of a file says, or what is missing in it. */
+function changeOf(dto: ChangeDto): Change | FieldProblem[] {
+  const { sort, step } = dto;
+  const missing = (...names: (keyof ChangeDto)[]): FieldProblem[] =>
+    names.filter((n) => dto[n] === undefined).map((field) => ({ field, message: `A change by ${sort} says it.` }));
+  switch (sort) {
+    case 'drop':
+      return { sort, step };
+    case 'note':
+      return dto.text === undefined ? missing('text') : { sort, step, text: dto.text.trim() };
+    case 'fasteners':
+      return dto.fasteners === undefined ? missing('fasteners') : { sort, step, fasteners: dto.fasteners };
+    case 'move':
+      return dto.after === undefined ? missing('after') : { sort, step, after: dto.after };
+    case 'add': {
+      const { after, label, minutes, back, backMinutes } = dto;
+      if (
+        after === undefined ||
+        label === undefined ||
+        minutes === undefined ||
+        back === undefined ||
+        backMinutes === undefined
+      )
+        return missing('after', 'label', 'minutes', 'back', 'backMinutes');
+      return { sort, step, after, label, minutes, back, backMinutes, lie: dto.lie ?? null, tool: dto.tool ?? '' };
+    }
+  }
+}
+
+/** Remembers one step for every machine of the model, from the machine that lies open. */
+export const rememberStep = jobDeed({
+  name: 'remember-step',
+  roles: bench,
+  summary: 'Remember a step for the model',
+  dto: RememberStepDto,
+  async work({ db, kind, person, state, tell }, { step: id, sort, text, counts }) {
+    const own = procedures[kind.id]!.steps.find((s) => s.id === id);
+    const isAdded = changesOf(state).some((c) => c.sort === 'add' && c.step === id);
+    if (!own && !isAdded) return refuseIf([{ field: 'step', message: `${kind.id} has no step ${id}.` }]);
+    const rest = (...sorts: Change['sort'][]) =>
+      changesOf(state).filter((c) => c.step !== id || !sorts.includes(c.sort));
+    const fasteners = own?.fasteners ?? [];
+    const label = own?.label ?? id;
+    let changes: Change[];
+    if (sort === 'drop') changes = [...rest('drop', 'note', 'fasteners'), { sort, step: id }];
+    else if (sort === 'note') {
+      if (!text?.trim()) return refuseIf([{ field: 'text', message: 'What is to be remembered?' }]);
+      changes = [...rest('note'), { sort, step: id, text: text.trim() }];
+    } else if (sort === 'count') {
+      if (counts?.length !== fasteners.length || fasteners.length === 0)
+        return refuseIf([{ field: 'counts', message: `${fasteners.length} numbers belong to this step.` }]);
+      changes = [
+        ...rest('fasteners'),
+        { sort: 'fasteners', step: id, fasteners: fasteners.map((f, i) => ({ ...f, count: counts[i]! })) },
+      ];
+    } else changes = rest('drop', 'note', 'fasteners', 'move');
+    await insertProcedure(db, state.model.id, changes, '', person.id);
+    tell('strip', `For every ${state.model.maker} ${state.model.name}: ${SAYS[sort]} “${label}”`);
+  },
+});
+
+const SAYS = {
+  drop: 'no step',
+  note: 'a note on',
+  count: 'another count at',
+  'as-its-kind': 'as its kind again',
+} as const;
