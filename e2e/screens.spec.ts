@@ -32,7 +32,7 @@ async function screens(page: Page, place: Place): Promise<string[]> {
       '/customers/1',
     ],
     'a job': [
-      ...['take-in', 'find', 'strip', 'fit', 'prove', 'hand-back', 'care-sheet', 'job-sheet'].map((s) => `${job}/${s}`),
+      ...['take-in', 'find', 'strip', 'fit', 'prove', 'hand-back', 'care-sheet', 'job-sheet', 'tray-card'].map((s) => `${job}/${s}`),
       ...jobs.slice(1, 3).map((j) => `${j}/find`),
     ],
     gauges: [

@@ -33,7 +33,11 @@ export interface Tray {
  * @param opened in the order in which they were done
  * @param closed steps whose pieces are back in the machine
  */
-export function trayOf(opened: readonly StripStep[], closed: ReadonlySet<string>, losses: readonly Loss[]): Tray {
+export function trayOf(
+  opened: readonly Pick<StripStep, 'id' | 'label' | 'fasteners'>[],
+  closed: ReadonlySet<string>,
+  losses: readonly Loss[],
+): Tray {
   const cups = opened
     .filter((s) => s.fasteners.length > 0)
     .map((s, i): Cup => ({

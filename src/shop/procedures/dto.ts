@@ -171,6 +171,8 @@ export interface ProcedureBook {
   by: string;
   at: string | null;
   why: string;
+  /** Every version that was written, newest first. */
+  versions: { version: number; by: string; at: string; why: string; changes: number }[];
   changes: Change[];
   /** Changes that fit nothing any more, by their number. */
   problems: { change: number; message: string }[];

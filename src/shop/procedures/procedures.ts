@@ -32,18 +32,19 @@ const kindOf = (id: string) => {
 
 /** The procedure of a kind. @throws ProblemError 404 */
 export function kindProcedure(kindId: string): ProcedureBook {
-  return bookOf(kindOf(kindId).id, null, undefined);
+  return bookOf(kindOf(kindId).id, null, []);
 }
 
 /** The procedure of a model as it stands now. @throws ProblemError 404 */
 export async function modelProcedure(modelId: number): Promise<ProcedureBook> {
   const model = (await models(database())).find((m) => m.id === modelId);
   if (!model) throw notFound('This model');
-  const [now] = await procedureVersions(database(), modelId);
-  return bookOf(model.kind, { id: model.id, maker: model.maker, name: model.name }, now);
+  const versions = await procedureVersions(database(), modelId);
+  return bookOf(model.kind, { id: model.id, maker: model.maker, name: model.name }, versions);
 }
 
-function bookOf(kindId: string, model: ProcedureBook['model'], row: ProcedureRow | undefined): ProcedureBook {
+function bookOf(kindId: string, model: ProcedureBook['model'], rows: readonly ProcedureRow[]): ProcedureBook {
+  const [row] = rows;
   const changes = (row?.changes ?? []) as Change[];
   const { procedure, problems } = changedBy(procedures[kindId]!, changes);
   return {
@@ -54,6 +55,13 @@ function bookOf(kindId: string, model: ProcedureBook['model'], row: ProcedureRow
     by: row?.person ?? '',
     at: row?.at.toISOString() ?? null,
     why: row?.why ?? '',
+    versions: rows.map((r) => ({
+      version: r.version,
+      by: r.person ?? '',
+      at: r.at.toISOString(),
+      why: r.why,
+      changes: r.changes.length,
+    })),
     changes,
     problems,
     steps: procedure.steps.map((s) => ({

@@ -26,6 +26,10 @@ interface Props {
   count?: number;
   /** Stations that are marked. */
   marked?: readonly string[];
+  /** Station → what stands at its point: an odd, a mark of condition. */
+  points?: Record<string, string>;
+  /** A point was pressed; the line board does the same by key. */
+  onChoose?: (station: string) => void;
   /** At most so many pixels tall. */
   tall?: number;
   title: string;
@@ -40,6 +44,8 @@ export function MachineDrawing({
   cup = null,
   count = 0,
   marked = [],
+  points,
+  onChoose,
   tall = 290,
   title,
 }: Props) {
@@ -64,8 +70,7 @@ export function MachineDrawing({
   return (
     <svg
       viewBox={frame.viewBox}
-      role="img"
-      aria-label={title}
+      {...(title ? { role: 'img', 'aria-label': title } : { 'aria-hidden': true })}
       style={{ width: '100%', maxHeight: tall, display: 'block', overflow: 'visible' }}
     >
       <defs>
@@ -101,6 +106,37 @@ export function MachineDrawing({
             />
           ),
         )}
+        {points &&
+          Object.entries(drawing.at).map(([id, [x, y]]) => (
+            <g
+              key={id}
+              transform={`translate(${x} ${y}) rotate(${-turn})`}
+              onClick={onChoose && (() => onChoose(id))}
+              style={onChoose ? { cursor: 'pointer' } : undefined}
+              data-station={id}
+            >
+              <title>{id.replaceAll('-', ' ')}</title>
+              {onChoose && <circle r={20} fill="transparent" />}
+              <circle
+                r={points[id] === undefined ? 4 : 13}
+                fill={points[id] === undefined ? palette.background.paper : palette.bench.brassFill}
+                stroke={ink}
+                strokeWidth={1.5}
+              />
+              {points[id] !== undefined && (
+                <text
+                  textAnchor="middle"
+                  y={4.5}
+                  fontSize={13}
+                  fontWeight={700}
+                  fontFamily={fonts.label}
+                  fill="#1e1b17"
+                >
+                  {points[id]}
+                </text>
+              )}
+            </g>
+          ))}
         {dots.map(([x, y]) => (
           <g key={`${x} ${y}`} transform={`translate(${x} ${y})`}>
             <circle r={8} fill={palette.bench.brassFill} stroke={ink} strokeWidth={1.4} />

@@ -12,6 +12,7 @@ import { knowledge } from '@/knowledge';
 import type { AssessmentView, OddsView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { LineBoard } from '../board/LineBoard';
+import { MachineDrawing } from '../drawing/MachineDrawing';
 import type { StationState } from '../board/stationState';
 import { FindWork } from '../find/FindWork';
 import { FitWork } from '../fit/FitWork';
@@ -196,6 +197,28 @@ export function JobScreen({
           {stage === 'hand-back' && <HandBackWork desk={desk} />}
         </Box>
         <Box sx={{ display: 'grid', gap: 2 }}>
+          {stage === 'find' && (
+            <Box
+              component="details"
+              className="no-print"
+              sx={{ '& summary': { cursor: 'pointer', minHeight: 32, py: 0.5 } }}
+            >
+              <Typography component="summary" variant="body2">
+                The machine from its side
+              </Typography>
+              <MachineDrawing
+                kind={kind.id}
+                open={job.open}
+                title={`${job.machine.model}: where the odds are`}
+                points={Object.fromEntries(
+                  Object.entries(states).flatMap(([id, s]) =>
+                    s.odds !== undefined && s.odds >= 0.05 ? [[id, String(Math.round(100 * s.odds))]] : [],
+                  ),
+                )}
+                onChoose={setChosen}
+              />
+            </Box>
+          )}
           <MachinePast desk={desk} />
           <JobGauges desk={desk} />
           <JobBook desk={desk} />

@@ -16,6 +16,7 @@ import type { ModelView } from '@/shop/models/dto';
 import { EditSheet, type EditField } from '../parts/EditSheet';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
+import NextLink from '../theme/NextLink';
 import { readStations, stationLines } from './stationLines';
 
 const kindLabel = (id: string) => knowledge.kinds.find((k) => k.id === id)?.label ?? id;
@@ -167,6 +168,14 @@ export function ModelsScreen({ models, mayPut }: { models: ModelView[]; mayPut: 
                         Change
                       </Button>
                     )}
+                    <Button
+                      component={NextLink}
+                      size="small"
+                      href={`/shop/models/${m.id}`}
+                      aria-label={`The way into ${m.maker} ${m.name}`}
+                    >
+                      Way in
+                    </Button>
                     {mayPut && models.some((x) => x.id !== m.id && x.kind === m.kind) && (
                       <Button size="small" onClick={() => setMerging(m)} aria-label={`Merge into ${m.maker} ${m.name}`}>
                         Merge

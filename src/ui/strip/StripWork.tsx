@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useSearchParams } from 'next/navigation';
 import { useRef, useState } from 'react';
@@ -15,6 +16,7 @@ import type { JobDesk } from '../job/useJob';
 import { Notice } from '../parts/Notice';
 import { sendPhotograph } from '../parts/post';
 import { Reading } from '../parts/Reading';
+import NextLink from '../theme/NextLink';
 import { Losses } from './Losses';
 import { LossForm } from './LossForm';
 import { readAloud, useReader } from './readAloud';
@@ -177,6 +179,9 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
             Tray
           </Typography>
           <Tray cups={job.strip.cups} lit={cup} />
+          <Link component={NextLink} href={`/jobs/${job.id}/tray-card`} sx={{ minHeight: 28, fontSize: '0.9rem' }}>
+            Card for the real screws, A5
+          </Link>
           <Losses desk={desk} />
         </Box>
       </Box>

@@ -80,8 +80,8 @@ export function Tray({ cups, lit = null, paper = false }: Props) {
               {cup.mixedUpWith.length > 0 && (
                 <text
                   textAnchor="end"
-                  x={RADIUS + 10}
-                  y={RADIUS + 6}
+                  x={RADIUS + 6}
+                  y={RADIUS + 10}
                   fontFamily={fonts.label}
                   fontWeight={700}
                   fontSize={14}

@@ -13,6 +13,7 @@ import { knowledge } from '@/knowledge';
 import type { MachineListView } from '@/shop/machines/dto';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
+import { MachineDrawing } from '../drawing/MachineDrawing';
 import { Key } from '../parts/Key';
 import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
@@ -110,6 +111,20 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
             onChoose={setStation}
           />
           <ConditionMarks key={station} form={form} kind={kind} station={station} onDone={() => setStation(null)} />
+          <Box component="details" sx={{ '& summary': { cursor: 'pointer', minHeight: 32, py: 0.5 } }}>
+            <Typography component="summary" variant="body2">
+              Mark it on the machine
+            </Typography>
+            <Box sx={{ maxWidth: 420 }}>
+              <MachineDrawing
+                kind={kind.id}
+                title={`${kind.label}, from its side`}
+                tall={340}
+                points={Object.fromEntries(form.values.marks.map((m) => [m.station, '×']))}
+                onChoose={setStation}
+              />
+            </Box>
+          </Box>
         </Box>
       )}
       <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}>

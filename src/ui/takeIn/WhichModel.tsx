@@ -8,6 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { knowledge } from '@/knowledge';
 import { Notice } from '../parts/Notice';
+import { MachineDrawing } from '../drawing/MachineDrawing';
 import { KindPicture } from './KindPicture';
 import { similarModels } from './similarModels';
 import { TypedField } from './TypedField';
@@ -104,7 +105,7 @@ function NewModel({ form, models }: { form: TakeInForm; models: ModelChoice[] })
       <Box
         role="radiogroup"
         aria-label="Kind of machine"
-        sx={{ display: 'grid', gap: 0.5, gridTemplateColumns: 'repeat(auto-fill, minmax(132px, 1fr))' }}
+        sx={{ display: 'grid', gap: 0.5, gridTemplateColumns: 'repeat(auto-fill, minmax(148px, 1fr))' }}
       >
         {knowledge.kinds.map((k) => (
           <ButtonBase
@@ -119,7 +120,7 @@ function NewModel({ form, models }: { form: TakeInForm; models: ModelChoice[] })
               alignContent: 'start',
               gap: 0.25,
               p: 0.5,
-              minHeight: 84,
+              minHeight: 128,
               fontFamily: 'inherit',
               fontSize: '0.82rem',
               lineHeight: 1.2,
@@ -130,7 +131,7 @@ function NewModel({ form, models }: { form: TakeInForm; models: ModelChoice[] })
               '&:focus-visible': { outline: '3px solid', outlineColor: 'bench.brass' },
             }}
           >
-            <KindPicture kind={k.id} />
+            <MachineDrawing kind={k.id} tall={104} title="" />
             {k.label}
           </ButtonBase>
         ))}

@@ -1,0 +1,5 @@
+import { Loading } from '@/ui/parts/Loading';
+
+export default function ShopLoading() {
+  return <Loading />;
+}
