@@ -33,7 +33,7 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
     pins.size === 0
       ? evidence
       : evidenceFor(compiled.network, observations, new Map(), posterior(compiled.network, observations).marginals);
-  const state = replay(compiled, input.answers);
+  const state = replay(compiled, input);
   const cautions = cautionsInForce(compiled, input);
   const floor = dangerFloor(compiled, diagnosis, cautions);
   const course = nextActions(compiled, input, diagnosis, state.open, cautions);

@@ -11,6 +11,8 @@ export interface AssessInput extends PriorOptions {
   mainsV: number;
   complaints: string[];
   answers: Answer[];
+  /** Accesses that were opened or shut step by step, whatever the answers opened. */
+  byHand?: { opened: readonly string[]; shut: readonly string[] };
   /** Cautions in force for other reasons (arrival checks). */
   raised?: string[];
   /** Cautions cleared by somebody's name. */

@@ -1,12 +1,12 @@
 import { reach } from './accessCosts';
-import type { Answer, AssessInput } from './assessment';
+import type { AssessInput } from './assessment';
 import type { CompiledKind } from './compileKind';
 import { repairedFault } from './doing';
 import type { Check } from './knowledge';
 import { aspectOf, checkById } from './observe';
 
-/** What is open after these answers, and how many minutes they took. */
-export function replay(compiled: CompiledKind, answers: Answer[]) {
+/** What is open after these answers and what the hands did since, and how many minutes the answers took. */
+export function replay(compiled: CompiledKind, { answers, byHand }: Pick<AssessInput, 'answers' | 'byHand'>) {
   let open: ReadonlySet<string> = new Set<string>();
   let minutes = 0;
   let previous = '';
@@ -18,7 +18,9 @@ export function replay(compiled: CompiledKind, answers: Answer[]) {
     minutes += reached.minutes + (answer.check === previous ? 0 : step.minutes);
     previous = answer.check;
   }
-  return { open, minutes };
+  const shut = new Set(byHand?.shut);
+  const left = [...open].filter((id) => !shut.has(id));
+  return { open: new Set([...left, ...(byHand?.opened ?? [])]) as ReadonlySet<string>, minutes };
 }
 
 /** Where a check or a repair is done, and its own minutes. */

@@ -64,7 +64,7 @@ export function diagnose(compiled: CompiledKind, input: AssessInput, references:
   };
   const caused = explained.length > 0 && explained.every((e) => e.by.some(rootProved));
   const held = cautionsInForce(compiled, input).some((c) => compiled.rules.holdsPower.has(c));
-  const open = replay(compiled, input.answers).open;
+  const open = replay(compiled, input).open;
   const by = explained.flatMap((e) => e.by);
   // A symptom with the cause that was found behind it is told together with it.
   const behind = by

@@ -22,6 +22,8 @@ export interface FinderCase {
   /** In the order in which they were made: it decides what is open. */
   answers: Answer[];
   openedBefore: boolean;
+  /** Accesses that were opened or shut step by step, whatever the answers opened; absent when none was. */
+  byHand?: { opened: string[]; shut: string[] };
   droppedStations: string[];
   /** Cautions in force because of the state on arrival. */
   raised: string[];
@@ -117,7 +119,7 @@ export function benchStateOf(knowledge: Knowledge, asked: FinderCase): BenchStat
   const input = inputOf(knowledge, asked);
   const compiled = compileKind(knowledge, input.kind, input);
   const { proved } = observe(compiled, input, referencesOf(input.kind, input.mainsV));
-  const { open, minutes } = replay(compiled, input.answers);
+  const { open, minutes } = replay(compiled, input);
   return {
     proved: [...proved],
     open: [...open],

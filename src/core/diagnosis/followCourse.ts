@@ -86,7 +86,7 @@ export function followCourse(
   }
 
   function conclude(finished: boolean, diagnosis: Diagnosis | null): Followed {
-    const state = replay(compiled, answers);
+    const state = replay(compiled, { answers });
     let { open } = state;
     let owed = 0;
     const cured = answers
@@ -142,7 +142,7 @@ function relevantChecks(compiled: CompiledKind, { complaints, answers }: AssessI
 export function proposedCourse(): Policy {
   return {
     choose({ compiled, input, diagnosis }) {
-      const { open } = replay(compiled, input.answers);
+      const { open } = replay(compiled, input);
       const { next } = nextActions(compiled, input, diagnosis, open, cautionsInForce(compiled, input), false);
       return next.find((n) => n.heldBackBy.length === 0)?.check ?? null;
     },

@@ -60,7 +60,7 @@ export function smallKind(knowledge: Knowledge, kind: Kind, complaint: string): 
 type Choose = (compiled: CompiledKind, input: AssessInput, diagnosis: Diagnosis) => string | null;
 
 const proposed: Choose = (compiled, input, diagnosis) => {
-  const { open } = replay(compiled, input.answers);
+  const { open } = replay(compiled, input);
   const { next } = nextActions(compiled, input, diagnosis, open, cautionsInForce(compiled, input), false);
   return next.find((n) => n.heldBackBy.length === 0)?.check ?? null;
 };
@@ -102,7 +102,7 @@ function expectedMinutes(compiled: CompiledKind, complaint: string, choose?: Cho
       : compiled.checks.find((c) => c.id === check)!.aspects[0]!.outcomes.map((o) => ({ check, outcome: o.id }));
 
   const after = (answers: Answer[]): number => {
-    const opened = [...replay(compiled, answers).open].sort();
+    const opened = [...replay(compiled, { answers }).open].sort();
     const key = JSON.stringify([answers.map((a) => JSON.stringify(a)).sort(), opened]);
     const known = memory.get(key);
     if (known !== undefined) return known;
@@ -123,7 +123,7 @@ function expectedMinutes(compiled: CompiledKind, complaint: string, choose?: Cho
   };
   const minutesOf = (answers: Answer[], id: string, now: Diagnosis): number => {
     const step = actionOf(compiled, id);
-    const reached = reach(compiled.kind, replay(compiled, answers).open, step);
+    const reached = reach(compiled.kind, replay(compiled, { answers }).open, step);
     let expected = reached.minutes + step.minutes;
     const evidence = now.result.logEvidence;
     for (const answer of outcomesOf(id)) {
@@ -136,7 +136,7 @@ function expectedMinutes(compiled: CompiledKind, complaint: string, choose?: Cho
     return expected;
   };
   const owed = (answers: Answer[], diagnosis: Diagnosis): number => {
-    let { open } = replay(compiled, answers);
+    let { open } = replay(compiled, { answers });
     let minutes = 0;
     for (const id of diagnosis.proved) {
       if (answers.some((a) => a.check === repairOf(id))) continue;

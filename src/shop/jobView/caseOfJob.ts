@@ -4,6 +4,7 @@ import type { JobState } from '@/data/jobState';
 import { kindById } from '@/knowledge';
 import { arrivalSigns } from '@/knowledge/counter';
 import { readFindings } from '../finding/readFindings';
+import { byHandOf } from './byHand';
 import { dayInZone } from '../settings/day';
 
 /** What is seen on arrival raises this, and so does the owner's word that it was ever wet. */
@@ -37,6 +38,7 @@ export function caseOfJob(state: JobState): FinderCase {
     complaints: state.complaints,
     answers,
     openedBefore: job.opened_before,
+    ...byHandOf(kind, state),
     droppedStations: model.dropped_stations,
     raised: [...new Set([...raised, ...(job.ever_wet === 'yes' ? [WET] : [])])],
     cleared: state.cleared.map((c) => c.caution),

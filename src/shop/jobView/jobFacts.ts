@@ -13,7 +13,7 @@ import { isOwnPart } from './ownPart';
 import { proofViews } from './proofItems';
 import { repairedIn } from './repairsOf';
 import { serviceList } from './serviceList';
-import { openNow, stripOf } from './stripOf';
+import { stripOf } from './stripOf';
 
 const DAY_MS = 86_400_000;
 const MOST_PAST = 6;
@@ -121,7 +121,6 @@ export function factsOf(state: JobState): WrittenFacts {
     struck: state.struck,
     service: serviceList(kind, state, today),
     ...strip,
-    open: openNow(kind, bench.open, strip),
     waits: state.waits.map((w) => ({
       id: w.id,
       kind: w.kind,

@@ -32,19 +32,22 @@ export function stripOf(kind: Kind, state: JobState, found: Found): Pick<JobFact
   const dropped = new Set(state.model.dropped_stations);
   const absent = new Set(state.stripped.filter((s) => s.state === 'not-here').map((s) => s.step));
   const opened = openedSteps(procedure, kind, state, found, absent);
-  const inside = new Set([...opened.map((s) => s.id), ...absent]);
+  const ticks = new Set(state.ticks);
+  const closed = new Set(opened.filter((s) => ticks.has(closingOf(s.id))).map((s) => s.id));
+  // What is back in place must be opened again if something behind it is still to be mended.
+  const inside = new Set([...opened.filter((s) => !closed.has(s.id)).map((s) => s.id), ...absent]);
   const mended = new Set(found.repaired);
   const toMend = found.proved.filter((f) => !mended.has(f));
+  const pressed = new Set(state.stripped.map((s) => s.step));
   // What is to be mended, and what somebody has begun to open to look.
-  const begun = state.stripped.filter((s) => s.state === 'done').flatMap(({ step }) => accessOfStep(procedure, step));
+  const begun = [...new Set(opened.filter((s) => pressed.has(s.id)).map((s) => s.access))].filter(
+    (access) => !opened.some((s) => s.access === access && closed.has(s.id)),
+  );
   const wanted = [...toMend.map((f) => repairAccess.get(f)!), ...begun];
   const ahead = stepsToOpen(procedure, kind.access, wanted, inside);
   const last = opened.at(-1);
   const order = bestOrder(ahead, last ? { lie: last.lie, tool: last.tool } : undefined);
-  const ticks = new Set(state.ticks);
-  const closed = new Set(opened.filter((s) => ticks.has(closingOf(s.id))).map((s) => s.id));
   const tray = trayOf(opened, closed, state.losses);
-  const pressed = new Set(state.stripped.map((s) => s.step));
   const viewOf = (s: StripStep) => ({ ...stepView(kind, s), pressed: pressed.has(s.id) });
   const has = (stations: readonly string[]) => stations.length === 0 || stations.some((s) => !dropped.has(s));
   return {
@@ -73,26 +76,6 @@ export function stripOf(kind: Kind, state: JobState, found: Found): Pick<JobFact
       })),
   };
 }
-
-/** What stands open: what Find left so and what was pressed, less what is closed again. */
-export function openNow(
-  kind: Kind,
-  found: readonly string[],
-  { strip, rebuild }: Pick<JobFacts, 'strip' | 'rebuild'>,
-): string[] {
-  const shut = new Set(rebuild.filter((l) => l.sort === 'close' && l.done).map((l) => l.step));
-  const ahead = new Set(strip.ahead.map((s) => s.access));
-  return kind.access
-    .filter(({ id }) => {
-      const own = strip.done.filter((s) => s.access === id);
-      if (own.length > 0 && own.every((s) => shut.has(s.id))) return false;
-      return found.includes(id) || (own.some((s) => s.pressed) && !ahead.has(id));
-    })
-    .map(({ id }) => id);
-}
-
-const accessOfStep = (procedure: Procedure, step: string) =>
-  procedure.steps.filter((s) => s.id === step).map((s) => s.access);
 
 /**
  * Steps that are behind us: those of what Find, a repair or a fitted part opened, as the procedure has them, then those that

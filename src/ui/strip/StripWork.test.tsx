@@ -152,3 +152,18 @@ test('the way to an access that nobody asked for is told from what is open now',
   expect(wayIn(job, 'outside').ahead).toEqual([]);
   expect(wayIn(job, 'no-such-access').ahead).toEqual([]);
 });
+
+test('Backspace right after a press takes back that press, although it is not saved yet', async () => {
+  const { sent, answer } = furnishBrowser();
+  answer.with = () => new Promise(() => {});
+  stand(<Screen job={inStrip()} />);
+  const first = shown();
+  await key('Enter');
+  expect(shown()).not.toBe(first);
+  await key('Backspace');
+  expect(shown()).toBe(first);
+  await key('Enter');
+  await key('Enter');
+  await key('Backspace');
+  expect(sent.filter((s) => s.url.endsWith('/strip-step'))).toHaveLength(1);
+});

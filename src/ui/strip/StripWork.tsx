@@ -22,7 +22,7 @@ import { LossForm } from './LossForm';
 import { readAloud, useReader } from './readAloud';
 import { Remember } from './Remember';
 import { HandKey, StepCard } from './StepCard';
-import { cupOf, lieWords, openAccesses, spokenStep, toolWords } from './stepWords';
+import { asPressed, cupOf, lieWords, openAccesses, spokenStep, toolWords } from './stepWords';
 import { Tray } from './Tray';
 import { useAwake } from './useAwake';
 import { useHandKeys } from './useHandKeys';
@@ -39,18 +39,17 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
   const [losing, setLosing] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const camera = useRef<HTMLInputElement>(null);
-  // What was pressed and is on its way counts: the hand is quicker than the line to the server.
   const to = useSearchParams().get('to');
   const asked = to === null ? null : wayIn(job, to);
   const way = asked && asked.ahead.length > 0 ? asked : job.strip;
-  const pressed = new Set(desk.waiting.filter((p) => p.deed === 'strip-step').map((p) => p.body.step));
-  const ahead = way.ahead.filter((s) => !pressed.has(s.id));
+  // What was pressed and is on its way counts: the hand is quicker than the line to the server.
+  const { done, ahead } = asPressed(job.strip.done, way.ahead, desk.waiting);
   const step = closed ? undefined : ahead[0];
-  const last = [...job.strip.done].reverse().find((s) => s.pressed);
+  const last = done.findLast((s) => s.pressed);
   const cup = step ? cupOf(job.strip.cups, step, ahead) : null;
 
   const go = (state: 'done' | 'not-here') => step && desk.press('strip-step', { step: step.id, state });
-  const back = () => last && !desk.busy && void desk.act('strip-step', { step: last.id, state: 'undone' });
+  const back = () => last && desk.press('strip-step', { step: last.id, state: 'undone' });
   const isLook = job.leftOpen.length === 0;
   const forward = () => (step ? go('done') : ahead.length === 0 && !closed && (isLook ? onBack() : onDone()));
   useHandKeys(losing === null && !closed, forward, back);
@@ -106,7 +105,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
               {losing === step.id && <LossForm desk={desk} step={step} onClose={() => setLosing(null)} />}
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
                 <HandKey label="Done" letter="Enter" main disabled={desk.stalled} onPress={() => go('done')} />
-                <HandKey label="Back" letter="Backspace" disabled={!last || desk.busy} onPress={() => void back()} />
+                <HandKey label="Back" letter="Backspace" disabled={!last || desk.stalled} onPress={() => back()} />
                 <HandKey label="Photograph" letter="P" disabled={desk.busy} onPress={() => camera.current?.click()} />
                 {step.fasteners.length > 0 && (
                   <HandKey label="One is wrong" letter="+" disabled={desk.busy} onPress={() => setLosing(step.id)} />
@@ -163,13 +162,13 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
             onChange={(e) => void photograph(e.target.files)}
           />
           {ahead.length > 1 && <Ahead steps={ahead.slice(1)} />}
-          <Behind steps={job.strip.done} absent={job.strip.absent} desk={desk} />
+          <Behind steps={done} absent={job.strip.absent} desk={desk} />
         </Box>
         <Box component="section" aria-label="Tray" sx={{ display: 'grid', gap: 1 }}>
           <MachineDrawing
             kind={job.machine.kind}
             lie={step?.lie ?? last?.lie ?? 'standing'}
-            open={openAccesses({ done: job.strip.done, ahead })}
+            open={openAccesses({ done, ahead })}
             at={step?.access ?? null}
             cup={cup}
             count={step?.fasteners.reduce((sum, f) => sum + f.count, 0) ?? 0}

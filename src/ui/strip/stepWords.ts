@@ -1,5 +1,6 @@
 import { LIES } from '@/core/strip/procedure';
 import { fastenerWords, type Cup } from '@/core/strip/tray';
+import type { Press } from '../job/useJob';
 import type { StepView, StripView } from '@/shop/jobView/dto';
 
 const TOOLS: Record<string, string> = {
@@ -51,4 +52,23 @@ export function cupOf(cups: readonly Cup[], step: StepView, ahead: readonly Step
 export function openAccesses({ done, ahead }: Pick<StripView, 'done' | 'ahead'>): string[] {
   const left = new Set(ahead.map((s) => s.access));
   return [...new Set(done.map((s) => s.access))].filter((access) => !left.has(access));
+}
+
+/** What is behind and what is ahead once everything is saved that was pressed and is still on its way. */
+export function asPressed(
+  done: readonly StepView[],
+  ahead: readonly StepView[],
+  waiting: readonly Pick<Press, 'deed' | 'body'>[],
+): { done: StepView[]; ahead: StepView[] } {
+  let [behind, before] = [[...done], [...ahead]];
+  for (const { deed, body } of waiting) {
+    if (deed !== 'strip-step') continue;
+    const step = [...behind, ...before].find((s) => s.id === body.step);
+    if (!step) continue;
+    behind = behind.filter((s) => s !== step);
+    before = before.filter((s) => s !== step);
+    if (body.state === 'done') behind.push({ ...step, pressed: true });
+    else if (body.state === 'undone') before.unshift({ ...step, pressed: false });
+  }
+  return { done: behind, ahead: before };
 }
