@@ -27,8 +27,13 @@ export function repairWorkOf(kindId: string, faultId: string): RepairWork {
   };
 }
 
-/** What a repair needs besides parts, and what it must wait for. */
-export function repairNeeds(faultId: string): Pick<RepairText, 'materials' | 'waits'> {
-  const { materials, waits } = repairTexts[faultId]!;
-  return { ...(materials ? { materials } : {}), ...(waits ? { waits } : {}) };
+/** What a repair needs besides its steps, and what it must wait for; nothing for a fault that is not known. */
+export function repairNeeds(faultId: string): Omit<RepairText, 'steps'> {
+  const { steps: _, ...needs } = repairTexts[faultId] ?? { steps: [] };
+  return needs;
+}
+
+/** How many parts of a group these repairs take together; one when none of them says. */
+export function takenBy(faultIds: readonly string[], group: string): number {
+  return Math.max(1, ...faultIds.map((id) => repairNeeds(id).takes?.[group] ?? 1));
 }

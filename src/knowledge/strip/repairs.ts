@@ -3,6 +3,8 @@ export interface RepairText {
   steps: string[];
   /** Materials, and what must not be used on what. */
   materials?: string[];
+  /** Group of parts → how many it takes, when it is more than one. */
+  takes?: Record<string, number>;
   /** It starts this clock when the last of its steps is done. */
   waits?: { kind: 'drying' | 'soaking' | 'glue'; hours: number; what: string };
 }
@@ -78,6 +80,7 @@ export const repairTexts: Record<string, RepairText> = {
     steps: ['Object out, without levering on the bristles', 'Roll, base and belt looked at for what it broke'],
   },
   'bearing-rough': {
+    takes: { bearing: 2 },
     steps: [
       'Old bearings tapped out, size read or measured',
       'Seats and felts cleaned',
@@ -148,7 +151,7 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'suction-motor-worn': { steps: NEW_MOTOR },
   'suction-motor-failed': { steps: NEW_MOTOR },
-  'carbon-brushes-worn': { steps: NEW_CARBONS },
+  'carbon-brushes-worn': { takes: { carbon: 2 }, steps: NEW_CARBONS },
   'fan-broken': {
     steps: [
       'Pieces out of the housing, every one',
@@ -280,6 +283,7 @@ export const repairTexts: Record<string, RepairText> = {
   'driven-over-ramps': { steps: ['Operator shown: ramps sideways, squeegee and deck up'] },
   'deck-belt-broken': { steps: ['Pulleys turned: free and in line', 'New belts as a set'] },
   'deck-bearing-rusted': {
+    takes: { bearing: 2 },
     steps: ['Old bearings drawn, seats cleaned', 'New bearings as a pair, on the outer ring', 'Spun by hand'],
   },
   'pressure-too-high': { steps: ['Pressure set to its lowest step, operator told'] },
@@ -325,7 +329,7 @@ export const repairTexts: Record<string, RepairText> = {
   'hour-meter-dead': { steps: ['Old hours written on the card', 'New meter in, its zero noted'] },
   'field-failed': { steps: NEW_MOTOR },
   'armature-bad': { steps: ['Good armature against the old: length, shaft, bars', 'Spun between the fingers: quiet'] },
-  'commutator-worn': { steps: ['Commutator wiped, slots cleared, no emery', ...NEW_CARBONS] },
+  'commutator-worn': { takes: { carbon: 2 }, steps: ['Commutator wiped, slots cleared, no emery', ...NEW_CARBONS] },
   'brush-fitted-reversed': { steps: ['Carbon turned: burnt edge trailing', 'Bedded in'] },
   'brush-holder-loose': { steps: ['New spring or holder, square to the commutator'] },
   'motor-bushes-dry': {
@@ -415,5 +419,5 @@ export const repairTexts: Record<string, RepairText> = {
   'skirts-worn': { steps: ['New skirts, they touch the floor all along'] },
   'dirty-tank-gasket': { steps: NEW_SEAL },
   'vac-motor-failed': { steps: NEW_MOTOR },
-  'vac-brushes-worn': { steps: NEW_CARBONS },
+  'vac-brushes-worn': { takes: { carbon: 2 }, steps: NEW_CARBONS },
 };

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { takenBy } from '@/knowledge/repairWork';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { CautionGate } from '../job/CautionGate';
 import { cautionOf, faultLabel, faultOf, heldPower, repairCautions } from '../job/labels';
@@ -185,7 +186,10 @@ function Parts({ desk }: { desk: JobDesk }) {
               part={p}
               currency={job.currency}
               disabled={busy}
-              onFit={() => void desk.act('fit-part', { code: p.code, station: p.station, quantity: 1 })}
+              quantity={takenBy(faults, p.group)}
+              onFit={() =>
+                void desk.act('fit-part', { code: p.code, station: p.station, quantity: takenBy(faults, p.group) })
+              }
             />
           ))}
           <OtherPart desk={desk} />
@@ -199,11 +203,14 @@ function PartRow({
   part,
   currency,
   disabled,
+  quantity,
   onFit,
 }: {
   part: JobFacts['parts'][number];
   currency: string;
   disabled: boolean;
+  /** How many the repair takes. */
+  quantity: number;
   onFit: () => void;
 }) {
   const price = new Intl.NumberFormat('en', { style: 'currency', currency }).format(part.priceMinor / 100);
@@ -224,7 +231,7 @@ function PartRow({
         onClick={onFit}
         aria-label={`Fit ${part.label} at ${part.station.replaceAll('-', ' ')}`}
       >
-        Fit
+        {quantity > 1 ? `Fit ${quantity}` : 'Fit'}
       </Button>
     </Box>
   );

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import CheckBoxIcon from '@mui/icons-material/CheckBox';
 import CheckBoxOutlineBlankIcon from '@mui/icons-material/CheckBoxOutlineBlank';
 import { fastenerWords } from '@/core/strip/tray';
+import { repairNeeds } from '@/knowledge/repairWork';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { cautionOf, faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
@@ -21,7 +22,7 @@ const SORTS: Record<Line['sort'], string> = { repair: 'mend', trial: 'try', clos
 
 /** The way back: one line at a time to be read at arm’s length, and the whole of it below. */
 export function WayBack({ desk }: { desk: JobDesk }) {
-  const { job, busy } = desk;
+  const { job } = desk;
   const closed = job.stage === 'closed';
   const pressed = new Map(
     desk.waiting.filter((p) => p.deed === 'tick-rebuild').map((p) => [p.body.step, p.body.done === true]),
@@ -33,7 +34,7 @@ export function WayBack({ desk }: { desk: JobDesk }) {
   useHandKeys(
     !closed,
     () => now && tick(now, true),
-    () => before && !busy && tick(before, false),
+    () => before && tick(before, false),
   );
   return (
     <Box component="section" aria-label="Rebuild">
@@ -107,7 +108,12 @@ function Now({ line, job, disabled, onDone }: { line: Line; job: JobFacts; disab
       <Typography sx={{ fontFamily: fonts.label, fontWeight: 600, fontSize: '1.5rem', lineHeight: 1.2 }}>
         {line.label}
       </Typography>
-      {line.fault && <Typography variant="body2">For: {faultLabel(line.fault)}</Typography>}
+      {line.fault && (
+        <Typography variant="body2">
+          For: {faultLabel(line.fault)}
+          {(repairNeeds(line.fault).materials ?? []).map((m) => `. ${m}`).join('')}
+        </Typography>
+      )}
       {cup && (
         <Typography sx={{ fontSize: '1.1rem' }}>
           From <strong>cup {cup.number}</strong>: {cup.fasteners.map(fastenerWords).join('; ')}

@@ -17,6 +17,7 @@ import { Notice } from '../parts/Notice';
 import { sendPhotograph } from '../parts/post';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
+import { BenchCamera } from './BenchCamera';
 import { Losses } from './Losses';
 import { LossForm } from './LossForm';
 import { readAloud, useReader } from './readAloud';
@@ -37,6 +38,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
   const canRead = useReader();
   const times = useStepTimes(job.machine.modelId);
   const [losing, setLosing] = useState<string | null>(null);
+  const [looking, setLooking] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const camera = useRef<HTMLInputElement>(null);
   const to = useSearchParams().get('to');
@@ -52,20 +54,23 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
   const back = () => last && desk.press('strip-step', { step: last.id, state: 'undone' });
   const isLook = job.leftOpen.length === 0;
   const forward = () => (step ? go('done') : ahead.length === 0 && !closed && (isLook ? onBack() : onDone()));
-  useHandKeys(losing === null && !closed, forward, back);
+  // A phone has its own camera; at the bench the one above it is looked through.
+  const aim = () => (isPhone() ? camera.current?.click() : setLooking(true));
+  useHandKeys(losing === null && !looking && !closed, forward, back);
   useHotkeys('x', () => step && losing === null && go('not-here'), [step, losing]);
-  useHotkeys('p', () => step && losing === null && camera.current?.click(), [step, losing]);
+  useHotkeys('p', () => step && losing === null && aim(), [step, losing]);
   useHotkeys('l', () => step && readAloud(spokenStep(step, cup)), [step, cup]);
   useHotkeys('plus, shift+equal, add', () => step && step.fasteners.length > 0 && setLosing(step.id), [step]);
 
-  const photograph = async (files: FileList | null) => {
+  const photograph = async (pictures: readonly Blob[]) => {
     if (!step) return;
     setTrouble(null);
+    setLooking(false);
     const caption = step.label;
-    for (const file of [...(files ?? [])]) {
-      const sent = await sendPhotograph(file);
+    for (const picture of pictures) {
+      const sent = await sendPhotograph(picture);
       if (sent.ok) await desk.act('add-photograph', { photographs: [sent.value.id], caption });
-      else setTrouble(`${file.name}: ${sent.refusal.fields[0]?.message ?? sent.refusal.title}`);
+      else setTrouble(sent.refusal.fields[0]?.message ?? sent.refusal.title);
     }
     if (camera.current) camera.current.value = '';
   };
@@ -106,7 +111,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
                 <HandKey label="Done" letter="Enter" main disabled={desk.stalled} onPress={() => go('done')} />
                 <HandKey label="Back" letter="Backspace" disabled={!last || desk.stalled} onPress={() => back()} />
-                <HandKey label="Photograph" letter="P" disabled={desk.busy} onPress={() => camera.current?.click()} />
+                <HandKey label="Photograph" letter="P" disabled={desk.busy} onPress={aim} />
                 {step.fasteners.length > 0 && (
                   <HandKey label="One is wrong" letter="+" disabled={desk.busy} onPress={() => setLosing(step.id)} />
                 )}
@@ -159,8 +164,19 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
             capture="environment"
             hidden
             aria-label="Photograph of this step"
-            onChange={(e) => void photograph(e.target.files)}
+            onChange={(e) => void photograph([...(e.target.files ?? [])])}
           />
+          {looking && step && (
+            <BenchCamera
+              title={step.label}
+              onTake={(picture) => void photograph([picture])}
+              onClose={() => setLooking(false)}
+              onFile={() => {
+                setLooking(false);
+                camera.current?.click();
+              }}
+            />
+          )}
           {ahead.length > 1 && <Ahead steps={ahead.slice(1)} />}
           <Behind steps={done} absent={job.strip.absent} desk={desk} />
         </Box>
@@ -200,6 +216,9 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
 
 const accessLabel = (job: JobDesk['job'], access: string) =>
   knowledge.kinds.find((k) => k.id === job.machine.kind)!.access.find((a) => a.id === access)?.label ?? '';
+
+/** Touched by a finger and nothing finer: a phone or a tablet. */
+const isPhone = () => window.matchMedia('(pointer: coarse)').matches;
 
 /** Minutes of what is ahead: the shop’s own where it has counted, else the book’s. */
 const minutesOf = (steps: readonly StepView[], times: ReadonlyMap<string, { minutes: number }>) =>
