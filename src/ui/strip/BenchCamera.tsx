@@ -32,7 +32,6 @@ export function BenchCamera({ title, onTake, onClose, onFile }: Props) {
       }
       if (over) return end();
       video.current!.srcObject = stream;
-      setState('sees');
     })();
     return () => {
       over = true;
@@ -60,6 +59,8 @@ export function BenchCamera({ title, onTake, onClose, onFile }: Props) {
         ) : (
           <video
             ref={video}
+            // A picture can be kept once there is one, not when the camera was granted.
+            onLoadedData={() => setState('sees')}
             autoPlay
             muted
             playsInline
