@@ -7,6 +7,10 @@ import { locateBlockage } from '../src/core/air/locateBlockage';
 import { predictKPa } from '../src/core/air/ownMachine';
 import { dischargeLog } from '../src/core/battery/dischargeLog';
 import { shimStacks, type ShimWish } from '../src/core/motor/shimStacks';
+import { bestOrder } from '../src/core/strip/bestOrder';
+import { stepsToOpen } from '../src/core/strip/reach';
+import { knowledge } from '../src/knowledge';
+import { procedures } from '../src/knowledge/kinds';
 import { explanations } from '../src/core/diagnosis/explanations';
 import { logJoint } from '../src/core/diagnosis/joint';
 import { posterior, statesNeeded } from '../src/core/diagnosis/posterior';
@@ -79,6 +83,20 @@ async function benchGauges(): Promise<void> {
   const log = Array.from({ length: 100_000 }, (_, i) => `${i},${(25 - i / 20_000).toFixed(4)},2`).join('\n');
   const washers = [0.1, 0.2, 0.3, 0.5, 1].map((thicknessMm) => ({ thicknessMm, count: 5 }));
   const wish: ShimWish = { gapMm: 3.37, floatMm: [0.1, 0.12], standOffMm: 0.8, standOffWantedMm: [2.1, 2.12] };
+  const heaviest = knowledge.kinds.find((k) => k.id === 'upright-self-propelled')!;
+  const wayIn = stepsToOpen(
+    procedures[heaviest.id]!,
+    heaviest.access,
+    heaviest.access.map((a) => a.id),
+  );
+  // Forty steps in eight chains of five: more freedom than any machine leaves.
+  const forty = Array.from({ length: 40 }, (_, i) => ({
+    id: String(i),
+    lie: (['standing', 'back', 'side', null] as const)[(i * 7) % 4]!,
+    tool: ['cross-2', 't15', 'pry', ''][(i * 5) % 4]!,
+    needs: i < 8 ? [] : [String(i - 8)],
+    minutes: 1,
+  }));
   const bench = new Bench({ time: 1500, warmupTime: 300 });
   bench
     .add('reference: 100,000 lines split at their commas', () => {
@@ -86,10 +104,12 @@ async function benchGauges(): Promise<void> {
     })
     .add('discharge log of the same lines', () => void dischargeLog(log, 1))
     .add('clog from five vacuums', () => void locateBlockage(fan, sections, readings, 0.2))
-    .add('shims of 25 washers for both ends', () => void shimStacks(washers, wish));
+    .add('shims of 25 washers for both ends', () => void shimStacks(washers, wish))
+    .add('order of all 27 steps into a self-propelled upright', () => void bestOrder(wayIn))
+    .add('order of 40 steps of any lie and tool', () => void bestOrder(forty));
   await bench.run();
   const rows = bench.tasks.map((t) => ({ name: t.name, ms: 'latency' in t.result ? t.result.latency.p50 : NaN }));
-  console.log('\nGauges that run in a worker');
+  console.log('\nGauges that run in a worker, and the way in');
   print(rows, rows[0]!.ms);
 }
 

@@ -49,7 +49,8 @@ export function MachineDrawing({
   tall = 290,
   title,
 }: Props) {
-  const { palette } = useTheme();
+  // Variables, not figures: the lamp may be switched while this is shown.
+  const { palette } = useTheme().vars!;
   const pattern = useId();
   const drawing = drawings[kind];
   if (!drawing) return null;
@@ -228,7 +229,8 @@ function Stroke({
   isMarked: boolean;
   pattern: string;
 }) {
-  const { palette } = useTheme();
+  // Variables, not figures: the lamp may be switched while this is shown.
+  const { palette } = useTheme().vars!;
   const { ink, paper } = {
     ink: isMarked ? palette.bench.action : palette.text.primary,
     paper: palette.background.paper,

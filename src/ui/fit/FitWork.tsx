@@ -66,7 +66,7 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
           <Parts desk={desk} />
           <WaitClock desk={desk} />
         </Box>
-        <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
+        <Box sx={{ display: 'grid', gap: 2, minWidth: 0, order: { xs: -1, md: 0 } }}>
           <WayBack desk={desk} />
           {job.strip.cups.length > 0 && (
             <Box component="section" aria-label="Tray">

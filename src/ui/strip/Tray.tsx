@@ -23,7 +23,8 @@ interface Props {
 
 /** The tray: cups in their order, what lies in them, and which two must not be mixed up. */
 export function Tray({ cups, lit = null, paper = false }: Props) {
-  const { palette } = useTheme();
+  // Variables, not figures: the lamp may be switched while this is shown.
+  const { palette } = useTheme().vars!;
   if (cups.length === 0) return <Empty>Nothing loose yet.</Empty>;
   const rows = Math.ceil(cups.length / COLUMNS);
   const at = (number: number) => ({
