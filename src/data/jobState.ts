@@ -44,9 +44,9 @@ export interface JobState {
   losses: {
     id: number;
     step: string;
-    what: 'missing' | 'broken' | 'lost' | 'rusted';
+    what: 'missing' | 'broken' | 'lost' | 'rusted' | 'over';
     count: number;
-    settled: '' | 'replaced' | 'told' | 'freed';
+    settled: '' | 'replaced' | 'told' | 'freed' | 'placed';
   }[];
   fitted: {
     id: number;

@@ -323,6 +323,11 @@ export async function putRebuildTick(db: Db, jobId: number, step: string, person
   else await db('rebuild_tick').where({ job_id: jobId, step }).delete();
 }
 
+/** Takes ticks back: what they were for is open again. */
+export async function takeBackTicks(db: Db, jobId: number, steps: readonly string[]): Promise<void> {
+  await db('rebuild_tick').where({ job_id: jobId }).whereIn('step', steps).delete();
+}
+
 export interface WaitRow {
   id: number;
   kind: 'drying' | 'soaking' | 'glue' | 'part' | 'answer';

@@ -5,6 +5,9 @@ import type { Person } from '@/shop/access/person';
 import { fitPart } from '@/shop/fitPart/fitPart';
 import { readJob } from '@/shop/odds/readJob';
 import { keepPhotograph } from '@/shop/photographs/keepPhotograph';
+import { bestOrder } from '@/core/strip/bestOrder';
+import { stepsToOpen } from '@/core/strip/reach';
+import { kindById } from '@/knowledge';
 import { procedures } from '@/knowledge/kinds';
 import { noteLoss } from '@/shop/losses/losses';
 import { addPhotographs } from '@/shop/photographs/photographs';
@@ -123,22 +126,21 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
     return (await keepPhotograph(person, await sharp(Buffer.from(drawn)).png().toBuffer())).id;
   };
 
-  /** A heavy upright of a stranger, opened down to its drive, with a picture of the screws that differ. */
-  const openDrive = async () => {
-    const model = (await db('model').where({ kind: 'upright-self-propelled' }).orderBy('id').first('id', 'kind'))!;
+  /** A machine of a stranger of some kind, opened so far to look, with a picture at one step. */
+  const opened = async (
+    kind: string,
+    access: string,
+    upTo: string,
+    said: { owner: string; phone: string; words: string; complaint: string; promised: number },
+    picture?: { step: string; words: string; colour: string },
+  ) => {
+    const model = (await db('model').where({ kind }).orderBy('id').first('id'))!;
     const { job } = await takeIn(person, {
       key: key(),
       newMachine: { modelId: model.id, serial: 'D204417', pets: true, hoursPerWeek: 3 },
-      newCustomer: {
-        name: 'Marit Oakhollow',
-        kind: 'household',
-        phone: '555 0188',
-        email: '',
-        address: '',
-        standing: '',
-      },
-      words: 'Hard to push since spring, and it clicks.',
-      complaints: ['hard-to-push'],
+      newCustomer: { name: said.owner, kind: 'household', phone: said.phone, email: '', address: '', standing: '' },
+      words: said.words,
+      complaints: [said.complaint],
       arrivalSigns: [],
       openedBefore: true,
       openedBy: 'the last owner',
@@ -149,25 +151,74 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
       everWet: 'no',
       photographs: [],
       warrantyChoice: 'none',
-      promisedOn: addDays(today, 4),
+      promisedOn: addDays(today, said.promised),
     });
-    await moveJob(person, job, { ...(await base(job)), benchNo: 1, personId: people[0]! });
     await move(job, 'strip');
-    const upTo = 'foot-cover';
-    const [first] = procedures[model.kind]!.steps.filter((s) => s.access === 'transmission');
-    await stripStep(person, job, { ...(await base(job)), step: first!.id, state: 'done' });
-    for (let n = 0; n < 30; n++) {
-      const [step] = (await readJob(job)).strip.ahead;
-      if (!step || step.id === upTo) break;
+    const way = stepsToOpen(procedures[kind]!, kindById(kind).access, [access]);
+    for (const step of bestOrder(way).steps) {
+      if (step.id === upTo) break;
       await stripStep(person, job, { ...(await base(job)), step: step.id, state: 'done' });
-      if (step.id === 'upper-front-screws')
+      if (step.id === picture?.step)
         await addPhotographs(person, job, {
           ...(await base(job)),
-          photographs: [await photograph('long ones on top', '#4c4a3a')],
+          photographs: [await photograph(picture.words, picture.colour)],
           caption: step.label,
         });
     }
-    await noteLoss(person, job, { ...(await base(job)), step: 'switch-screws', what: 'missing', count: 1 });
+    return job;
+  };
+  const openMachines = async () => {
+    const drive = await opened(
+      'upright-self-propelled',
+      'transmission',
+      'foot-cover',
+      {
+        owner: 'Marit Oakhollow',
+        phone: '555 0188',
+        words: 'Hard to push since spring, and it clicks.',
+        complaint: 'hard-to-push',
+        promised: 4,
+      },
+      { step: 'upper-front-screws', words: 'long ones on top', colour: '#4c4a3a' },
+    );
+    await moveJob(person, drive, { ...(await base(drive)), benchNo: 1, personId: people[0]! });
+    await noteLoss(person, drive, { ...(await base(drive)), step: 'switch-screws', what: 'missing', count: 1 });
+    const shelf = [
+      await opened(
+        'upright-clutch',
+        'motor-bay',
+        'bay-clips',
+        {
+          owner: 'Tamsin Quarrel',
+          phone: '555 0189',
+          words: 'It roars, then it is quiet.',
+          complaint: 'harsh-motor',
+          promised: 5,
+        },
+        { step: 'bay-wires', words: 'an L behind the rim', colour: '#3f4a55' },
+      ),
+      await opened(
+        'stick-cordless',
+        'motor-bay',
+        'board-look',
+        {
+          owner: 'Edric Holmwater',
+          phone: '555 0190',
+          words: 'It smells and has no breath.',
+          complaint: 'weak-suction',
+          promised: 6,
+        },
+        { step: 'body-screws', words: 'five short ones', colour: '#45503f' },
+      ),
+      await opened('scrubber-walk-behind', 'deck', 'plug-and-hoses', {
+        owner: 'Lowen Carrick',
+        phone: '555 0191',
+        words: 'It leaves water and squeals.',
+        complaint: 'squeal',
+        promised: 7,
+      }),
+    ];
+    for (const job of shelf) await moveJob(person, job, { ...(await base(job)), place: 'parts-shelf' });
   };
 
   await take(K1, ['roll-not-turning'], 'The brush just sits there. My brother says it needs a belt.', {
@@ -253,7 +304,7 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
   });
   await stripStep(person, stripping, { ...(await base(stripping)), step: 'roll-lift', state: 'done' });
 
-  await openDrive();
+  await openMachines();
 
   const fitting = await take(K1, ['squeal'], 'It screams.', {
     promised: 0,
@@ -264,7 +315,17 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
   await find(fitting, { check: 'finger-turn', outcome: 'grates' }, { check: 'bearing-feel', outcome: 'bearing-rough' });
   await move(fitting, 'fit');
   await fitPart(person, fitting, { ...(await base(fitting)), code: 'BB-608', station: 'roll-bearings', quantity: 2 });
-  await rebuild(fitting, ['cover-seated', 'height-knob', 'turned-by-hand', 'nothing-left']);
+  // The roll is in, the plate is not: its screws still lie in their cups.
+  await rebuild(fitting, [
+    'close.plate-lift',
+    'cover-seated',
+    'close.plate-screws',
+    'close.knob-off',
+    'height-knob',
+    'cord-clear',
+    'turned-by-hand',
+    'nothing-left',
+  ]);
 
   const proving = await take(K1, ['roll-not-turning'], 'Brush stopped dead on the hall rug.', {
     promised: 0,
@@ -296,5 +357,5 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
     promised: 3,
     ago: 0,
   });
-  return 12;
+  return 15;
 }

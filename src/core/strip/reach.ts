@@ -13,7 +13,8 @@ function wayTo(accesses: Accesses, id: string): string[] {
 
 /**
  * The steps still to be done to open some accesses: all of theirs, of what must be open before them, and whatever those
- * steps need, in the order in which they are written.
+ * steps need, in the order in which they are written. What is done already in another way is left out, and what needed it needs
+ * that other step.
  * @param done steps that are done, or that this machine does not have
  * @throws RangeError when a step needs one that is not there
  */
@@ -31,6 +32,18 @@ export function stepsToOpen(
     for (const id of step.needs) owe(stepOf(procedure, id));
   };
   for (const step of procedure.steps) if (open.has(step.access)) owe(step);
-  const needed = (id: string) => owed.has(id) || done.has(id);
-  return procedure.steps.filter((s) => owed.has(s.id) && !done.has(s.id) && !s.instead.some(needed));
+  const stands = (id: string) => owed.has(id) || done.has(id);
+  const standIn = new Map(
+    procedure.steps
+      .filter((s) => owed.has(s.id))
+      .flatMap((s) => {
+        const other = s.instead.find(stands);
+        return other === undefined ? [] : [[s.id, other] as const];
+      }),
+  );
+  return procedure.steps
+    .filter((s) => owed.has(s.id) && !done.has(s.id) && !standIn.has(s.id))
+    .map((s) =>
+      s.needs.some((id) => standIn.has(id)) ? { ...s, needs: s.needs.map((id) => standIn.get(id) ?? id) } : s,
+    );
 }

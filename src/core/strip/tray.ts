@@ -4,12 +4,32 @@ import type { Fastener, StripStep } from './procedure';
 export interface Loss {
   id: number;
   step: string;
-  /** Missing: it was not there when the machine came, and is owed to its owner. */
-  what: 'missing' | 'broken' | 'lost' | 'rusted';
+  what: LossSort;
   count: number;
   /** How it ended; empty while it has not. */
-  settled: '' | 'replaced' | 'told' | 'freed';
+  settled: '' | LossEnd;
 }
+
+/**
+ * Missing: it was not there when the machine came, and is owed to its owner. Over: it lies there when everything is back, and
+ * nobody knows where it belongs.
+ */
+export const LOSS_SORTS = ['missing', 'broken', 'lost', 'rusted', 'over'] as const;
+export type LossSort = (typeof LOSS_SORTS)[number];
+export const LOSS_ENDS = ['replaced', 'told', 'freed', 'placed'] as const;
+export type LossEnd = (typeof LOSS_ENDS)[number];
+
+/** How each may end: what is left over is neither replaced nor freed, it finds its place or is told. */
+const ENDS_OF: Record<LossSort, readonly LossEnd[]> = {
+  missing: ['replaced', 'told'],
+  broken: ['replaced', 'told'],
+  lost: ['replaced', 'told'],
+  rusted: ['freed', 'replaced'],
+  over: ['placed', 'told'],
+};
+
+/** @example mayEnd('rusted') // → ['freed', 'replaced'] */
+export const mayEnd = (what: LossSort): readonly LossEnd[] => ENDS_OF[what];
 
 export interface Cup {
   /** As it stands on the tray, from 1. */

@@ -48,6 +48,13 @@ test('steps to open are all that stands before them, less what is done or done i
   const hood = step('hood', 'head', [], { instead: ['plate'] });
   const two: Procedure = { ...procedure, steps: [plate, hood, cover, motor] };
   expect(stepsToOpen(two, accesses, ['head']).map((s) => s.id)).toEqual(['plate']);
+  // What needed the one that is left out needs the one that stands in for it.
+  const lamp = step('lamp', 'head', ['hood']);
+  const three: Procedure = { ...procedure, steps: [plate, hood, lamp] };
+  expect(stepsToOpen(three, accesses, ['head']).map((s) => [s.id, s.needs])).toEqual([
+    ['plate', []],
+    ['lamp', ['plate']],
+  ]);
 });
 
 test('a step that is needed and is not there is an error, not an opening left out', () => {

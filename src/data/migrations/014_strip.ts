@@ -15,9 +15,9 @@ create table fastener_loss (
   id bigint generated always as identity primary key,
   job_id bigint not null references job on delete cascade,
   step text not null check (length(step) between 1 and 60),
-  what text not null check (what in ('missing', 'broken', 'lost', 'rusted')),
+  what text not null check (what in ('missing', 'broken', 'lost', 'rusted', 'over')),
   count integer not null check (count between 1 and 99),
-  settled text not null default '' check (settled in ('', 'replaced', 'told', 'freed')),
+  settled text not null default '' check (settled in ('', 'replaced', 'told', 'freed', 'placed')),
   person_id bigint references person,
   at timestamptz not null default now()
 );

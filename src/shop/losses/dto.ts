@@ -1,8 +1,6 @@
 import { IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, Min } from 'class-validator';
+import { LOSS_ENDS, LOSS_SORTS, type LossEnd, type LossSort } from '@/core/strip/tray';
 import { JobDeedDto } from '../jobDeed/dto';
-
-const LOSSES = ['missing', 'broken', 'lost', 'rusted'] as const;
-const SETTLED = ['replaced', 'told', 'freed'] as const;
 
 export class NoteLossDto extends JobDeedDto {
   @IsString()
@@ -10,8 +8,8 @@ export class NoteLossDto extends JobDeedDto {
   step!: string;
 
   /** Missing: it was not there when the machine came. Rusted: it does not turn yet. */
-  @IsIn(LOSSES, { message: `One of ${LOSSES.join(', ')}.` })
-  what!: (typeof LOSSES)[number];
+  @IsIn(LOSS_SORTS, { message: `One of ${LOSS_SORTS.join(', ')}.` })
+  what!: LossSort;
 
   @IsInt()
   @Min(1)
@@ -31,6 +29,6 @@ export class SettleLossDto extends JobDeedDto {
   @Min(1)
   loss!: number;
 
-  @IsIn(SETTLED, { message: `One of ${SETTLED.join(', ')}.` })
-  how!: (typeof SETTLED)[number];
+  @IsIn(LOSS_ENDS, { message: `One of ${LOSS_ENDS.join(', ')}.` })
+  how!: LossEnd;
 }

@@ -1,3 +1,4 @@
+import { mayEnd } from '@/core/strip/tray';
 import { insertLoss, settleLoss as settle } from '@/data/strip';
 import { bench } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
@@ -11,8 +12,14 @@ const SAYS = {
   broken: 'broken',
   lost: 'lost here',
   rusted: 'rusted fast, not forced',
+  over: 'left over when all is back',
 } as const;
-const ENDS = { replaced: 'replaced', told: 'left so, the owner is told', freed: 'freed' } as const;
+const ENDS = {
+  replaced: 'replaced',
+  told: 'left so, the owner is told',
+  freed: 'freed',
+  placed: 'found its place',
+} as const;
 
 /** Something is not as it should be with the loose pieces of a step; what is rusted is given hours, not force. */
 export const noteLoss = jobDeed({
@@ -26,7 +33,7 @@ export const noteLoss = jobDeed({
     if (!step) return refuseIf([{ field: 'step', message: `${kind.id} has no step ${dto.step}.` }]);
     const most = step.fasteners.reduce((sum, f) => sum + f.count, 0);
     refuseIf(
-      dto.count > most
+      dto.what !== 'over' && dto.count > most
         ? [
             {
               field: 'count',
@@ -54,12 +61,12 @@ export const settleLoss = jobDeed({
   dto: SettleLossDto,
   async work({ db, jobId, facts, tell }, dto) {
     const loss = facts.strip.losses.find((l) => l.id === dto.loss);
-    if (!loss || !(await settle(db, jobId, dto.loss, dto.how))) throw notFound('This loss');
     refuseIf(
-      dto.how === 'freed' && loss.what !== 'rusted'
-        ? [{ field: 'how', message: 'Only what was rusted can be freed.' }]
+      loss && !mayEnd(loss.what).includes(dto.how)
+        ? [{ field: 'how', message: `What is ${loss.what} ends otherwise: ${mayEnd(loss.what).join(', ')}.` }]
         : [],
     );
+    if (!loss || !(await settle(db, jobId, dto.loss, dto.how))) throw notFound('This loss');
     tell('strip', `${loss.count} ${SAYS[loss.what]}: ${ENDS[dto.how]}`);
   },
 });

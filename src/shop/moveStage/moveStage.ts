@@ -35,7 +35,10 @@ export function standsInTheWay(facts: WrittenFacts, to: MoveStageDto['to']): Fie
       if (!loss.settled)
         problems.push({
           field: `losses.${loss.id}`,
-          message: `Not settled: ${loss.count} ${loss.what} (${loss.step.replaceAll('-', ' ')}).`,
+          message:
+            loss.what === 'over'
+              ? `Not settled: ${loss.count} left over.`
+              : `Not settled: ${loss.count} ${loss.what} (${loss.step.replaceAll('-', ' ')}).`,
         });
     for (const caution of holdsOn(facts))
       problems.push({ field: `cautions.${caution}`, message: 'A caution still holds back power: clear it by name.' });

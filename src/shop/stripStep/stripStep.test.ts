@@ -120,6 +120,19 @@ describe('the way back', () => {
     ]);
   });
 
+  test('behind what is closed again nothing is opened before that is', async () => {
+    const job = await beltGone();
+    for (const step of await ahead(job)) await press(job, step);
+    for (const line of await lines(job)) if (line.sort !== 'repair') await tick(job, line.id);
+    expect((await readJob(job)).open).toEqual([]);
+    // The belt is still to be fitted: the whole way is ahead once more.
+    expect((await ahead(job)).slice(0, 2)).toEqual(['knob-off', 'plate-screws']);
+    expect((await refusal(press(job, 'roll-lift'))).fields[0]!.message).toMatch(/^First: /);
+    await press(job, 'knob-off');
+    await press(job, 'plate-screws');
+    expect((await readJob(job)).strip.cups.find((c) => c.step === 'plate-screws')!.full).toBe(true);
+  });
+
   test('the wait that a repair owes starts with its last step', async () => {
     const job = await openJob(shop.person, shop.models[K1]!, ['weak-suction']);
     await answer(job, 'filter-look', 'filter-grey');
@@ -161,6 +174,20 @@ describe('what is not as it should be', () => {
     expect(await note('plate-lift', 1)).toEqual([{ field: 'count', message: 'Nothing loose belongs to this step.' }]);
   });
 
+  test('what is left over at the end keeps the machine here until it has its place or its owner knows', async () => {
+    const job = await beltGone();
+    await noteLoss(shop.person, job, { ...(await base(job)), step: 'plate-screws', what: 'over', count: 1 });
+    for (const line of await lines(job)) if (line.sort !== 'repair') await tick(job, line.id);
+    const toProve = async () => moveStage(shop.person, job, { ...(await base(job)), to: 'prove' });
+    expect((await refusal(toProve())).fields.map((f) => f.message)).toEqual(['Not settled: 1 left over.']);
+    const { id: loss } = (await readJob(job)).strip.losses[0]!;
+    const settle = async (how: 'replaced' | 'placed') =>
+      settleLoss(shop.person, job, { ...(await base(job)), loss, how });
+    expect((await refusal(settle('replaced'))).fields[0]!.message).toBe('What is over ends otherwise: placed, told.');
+    await settle('placed');
+    await toProve();
+  });
+
   test('a rusted one is given hours, not force, and only that can come free', async () => {
     const job = await beltGone();
     await noteLoss(shop.person, job, {
@@ -176,7 +203,7 @@ describe('what is not as it should be', () => {
     await noteLoss(shop.person, job, { ...(await base(job)), step: 'plate-screws', what: 'lost', count: 1 });
     const lost = (await readJob(job)).strip.losses.find((l) => l.what === 'lost')!;
     const wrong = await refusal(settleLoss(shop.person, job, { ...(await base(job)), loss: lost.id, how: 'freed' }));
-    expect(wrong.fields).toEqual([{ field: 'how', message: 'Only what was rusted can be freed.' }]);
+    expect(wrong.fields).toEqual([{ field: 'how', message: 'What is lost ends otherwise: replaced, told.' }]);
     // Nothing of a refused deed stays.
     expect((await readJob(job)).strip.losses.find((l) => l.id === lost.id)!.settled).toBe('');
     expect(

@@ -1,5 +1,5 @@
 import { closingOf, trialOf } from '@/core/strip/wayBack';
-import { putRebuildTick } from '@/data/jobs';
+import { takeBackTicks } from '@/data/jobs';
 import { putStripStep, takeBackStripStep } from '@/data/strip';
 import { bench } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
@@ -18,7 +18,8 @@ export const stripStep = jobDeed({
     const step = procedure.steps.find((s) => s.id === dto.step);
     if (!step) return refuseIf([{ field: 'step', message: `${kind.id} has no step ${dto.step}.` }]);
     const { done, absent } = facts.strip;
-    const behind = new Set([...done, ...absent].map((s) => s.id));
+    const shutAgain = new Set(facts.rebuild.filter((l) => l.sort === 'close' && l.done).map((l) => l.step));
+    const behind = new Set([...done, ...absent].map((s) => s.id).filter((id) => !shutAgain.has(id)));
     if (dto.state === 'undone') {
       // What was opened on the way of a check is a fact of that finding: it is taken back there.
       refuseIf(
@@ -38,9 +39,8 @@ export const stripStep = jobDeed({
       refuseIf(
         first.map((id) => ({ field: 'step', message: `First: ${procedure.steps.find((s) => s.id === id)!.label}.` })),
       );
-      for (const tick of [closingOf(step.id), trialOf(step.id), ...step.back.checks.map((c) => c.id)])
-        if (facts.rebuild.some((line) => line.id === tick && line.done))
-          await putRebuildTick(db, jobId, tick, person.id, false);
+      const shut = [closingOf(step.id), trialOf(step.id), ...step.back.checks.map((c) => c.id)];
+      if (facts.rebuild.some((line) => line.done && shut.includes(line.id))) await takeBackTicks(db, jobId, shut);
     }
     await putStripStep(db, jobId, step.id, dto.state, person.id);
     if (dto.state === 'not-here') tell('strip', `Not on this machine: ${step.label}`);

@@ -85,7 +85,7 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
               <Tray cups={job.strip.cups} lit={lit} />
             </Box>
           )}
-          <Losses desk={desk} />
+          <Losses desk={desk} atTheEnd />
         </Box>
       </Box>
       {!closed && (

@@ -167,3 +167,11 @@ test('Backspace right after a press takes back that press, although it is not sa
   await key('Backspace');
   expect(sent.filter((s) => s.url.endsWith('/strip-step'))).toHaveLength(1);
 });
+
+test('with nothing ahead, everything that is shut can be opened to look', () => {
+  furnishBrowser();
+  const { state } = jobInFind();
+  stand(<Screen job={jobInFind([], { job: { ...state.job, stage: 'strip' } }).facts} />);
+  const links = within(screen.getByRole('navigation', { name: 'Open something else' })).getAllByRole('link');
+  expect(links.map((l) => l.getAttribute('href'))).toContain('/jobs/12/strip?to=head');
+});

@@ -21,6 +21,7 @@ import { BenchCamera } from './BenchCamera';
 import { Losses } from './Losses';
 import { LossForm } from './LossForm';
 import { readAloud, useReader } from './readAloud';
+import { Meanwhile } from './Meanwhile';
 import { Remember } from './Remember';
 import { HandKey, StepCard } from './StepCard';
 import { asPressed, cupOf, lieWords, openAccesses, spokenStep, toolWords } from './stepWords';
@@ -96,6 +97,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
         </Typography>
       </Box>
       <CautionGate desk={desk} />
+      <Meanwhile job={job} />
       <Box
         sx={{
           display: 'grid',
@@ -157,6 +159,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
               </Typography>
             </Notice>
           )}
+          {!step && !closed && <ElseToOpen job={job} />}
           <input
             ref={camera}
             type="file"
@@ -210,6 +213,33 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
           </Button>
         </Box>
       )}
+    </Box>
+  );
+}
+
+/** What else can be opened, to look or for a service: one touch away from its way in. */
+function ElseToOpen({ job }: { job: JobDesk['job'] }) {
+  const kind = knowledge.kinds.find((k) => k.id === job.machine.kind)!;
+  const shut = kind.access.filter((a) => !job.open.includes(a.id));
+  if (shut.length === 0) return null;
+  return (
+    <Box
+      component="nav"
+      aria-label="Open something else"
+      sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}
+    >
+      <Typography variant="body2">Open something else:</Typography>
+      {shut.map((a) => (
+        <Button
+          key={a.id}
+          component={NextLink}
+          size="small"
+          href={`/jobs/${job.id}/strip?to=${a.id}`}
+          sx={{ minHeight: 44 }}
+        >
+          {a.label}
+        </Button>
+      ))}
     </Box>
   );
 }

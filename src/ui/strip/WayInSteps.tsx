@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import { useMemo } from 'react';
 import type { JobFacts } from '@/shop/jobView/dto';
 import NextLink from '../theme/NextLink';
 import { lieWords, toolWords } from './stepWords';
@@ -8,7 +9,8 @@ import { wayIn } from './wayIn';
 
 /** How what a check needs open is opened: folded, because whoever has done it a hundred times does not read it. */
 export function WayInSteps({ job, access }: { job: JobFacts; access: string }) {
-  const { ahead } = wayIn(job, access);
+  const { machine, strip } = job;
+  const { ahead } = useMemo(() => wayIn({ machine, strip }, access), [machine, strip, access]);
   if (ahead.length === 0) return null;
   return (
     <Box component="details" sx={{ '& summary': { cursor: 'pointer', minHeight: 28 } }}>
