@@ -45,10 +45,11 @@ beforeEach(() => {
   window.localStorage.clear();
 });
 
-test('the step is there with how it lies, what drives it and into which cup; the next one stands below', () => {
+test('the step is there with how it lies, what drives it and into which cup; the next one stands below', async () => {
   furnishBrowser();
   to = 'head';
   stand(<Screen job={inStrip()} />);
+  await settle();
   expect(shown()).toBe('Front wheels popped off');
   expect(card().textContent).toContain('upside down');
   expect(card().textContent).toMatch(/Into cup \d+2 wheels, at the front/);
@@ -59,6 +60,7 @@ test('Enter, Space and a foot switch go on, and the card is ahead of the line to
   const { sent, answer } = furnishBrowser();
   answer.with = () => new Promise(() => {});
   stand(<Screen job={inStrip()} />);
+  await settle();
   const first = shown();
   await key('Enter');
   const second = shown();
@@ -76,6 +78,7 @@ test('a held key presses once, and Enter on a button is that button alone', asyn
   const { sent, answer } = furnishBrowser();
   answer.with = () => new Promise(() => {});
   stand(<Screen job={inStrip()} />);
+  await settle();
   const first = shown();
   fireEvent.keyDown(document.body, { key: 'Enter', code: 'Enter', repeat: true });
   await settle();
@@ -90,10 +93,12 @@ test('Backspace takes back the last that was pressed, never what a check opened'
   const { sent, answer } = furnishBrowser();
   answer.with = () => new Promise(() => {});
   const { unmount } = stand(<Screen job={inStrip()} />);
+  await settle();
   await key('Backspace');
   expect(sent.filter((s) => s.method === 'POST')).toHaveLength(0);
   unmount();
   stand(<Screen job={inStrip(pressed('roll-lift', 'belt-off-sprocket'))} />);
+  await settle();
   await key('Backspace');
   expect(sent.filter((s) => s.method === 'POST').map((s) => s.body)).toMatchObject([
     { step: 'belt-off-sprocket', state: 'undone' },
@@ -105,6 +110,7 @@ test('when nothing is ahead, Enter goes to Fit; when nothing was found yet, back
   const [done, back] = [jest.fn(), jest.fn()];
   const all = pressed('roll-lift', 'belt-off-sprocket', 'caps-off');
   const { unmount } = stand(<Screen job={inStrip(all)} onDone={done} onBack={back} />);
+  await settle();
   expect(screen.getByText('What the repair needs lies open.')).toBeTruthy();
   await key('Enter');
   expect([done.mock.calls.length, back.mock.calls.length]).toEqual([1, 0]);
@@ -115,6 +121,7 @@ test('when nothing is ahead, Enter goes to Fit; when nothing was found yet, back
     job: { ...state.job, stage: 'strip' },
   });
   stand(<Screen job={looking.facts} onDone={done} onBack={back} />);
+  await settle();
   await key('Enter');
   expect([done.mock.calls.length, back.mock.calls.length]).toEqual([1, 1]);
 });
@@ -128,6 +135,7 @@ test('no more can be wrong than belong to the step, and the number stays as it w
   });
   to = 'head';
   stand(<Screen job={inStrip()} />);
+  await settle();
   fireEvent.click(screen.getByRole('button', { name: /^One is wrong/ }));
   const form = screen.getByRole('region', { name: 'What is wrong with it' });
   fireEvent.change(within(form).getByLabelText('How many'), { target: { value: '3' } });
@@ -157,6 +165,7 @@ test('Backspace right after a press takes back that press, although it is not sa
   const { sent, answer } = furnishBrowser();
   answer.with = () => new Promise(() => {});
   stand(<Screen job={inStrip()} />);
+  await settle();
   const first = shown();
   await key('Enter');
   expect(shown()).not.toBe(first);
@@ -168,10 +177,11 @@ test('Backspace right after a press takes back that press, although it is not sa
   expect(sent.filter((s) => s.url.endsWith('/strip-step'))).toHaveLength(1);
 });
 
-test('with nothing ahead, everything that is shut can be opened to look', () => {
+test('with nothing ahead, everything that is shut can be opened to look', async () => {
   furnishBrowser();
   const { state } = jobInFind();
   stand(<Screen job={jobInFind([], { job: { ...state.job, stage: 'strip' } }).facts} />);
+  await settle();
   const links = within(screen.getByRole('navigation', { name: 'Open something else' })).getAllByRole('link');
   expect(links.map((l) => l.getAttribute('href'))).toContain('/jobs/12/strip?to=head');
 });
