@@ -37,3 +37,11 @@ export function repairNeeds(faultId: string): Omit<RepairText, 'steps'> {
 export function takenBy(faultIds: readonly string[], group: string): number {
   return Math.max(1, ...faultIds.map((id) => repairNeeds(id).takes?.[group] ?? 1));
 }
+
+/** Whether these repairs cannot do without a part of a group: a must of one is a must. */
+export function roleOf(faultIds: readonly string[], group: string): 'must' | 'usual' | 'choice' {
+  const roles = faultIds
+    .filter((id) => faultById.get(id)?.repair.parts?.includes(group))
+    .map((id) => repairNeeds(id).roles?.[group] ?? 'must');
+  return roles.includes('must') || roles.length === 0 ? 'must' : roles.includes('usual') ? 'usual' : 'choice';
+}

@@ -8,7 +8,7 @@ import { closingOf, replay, wayBack } from '@/core/strip/wayBack';
 import { knowledge } from '..';
 import { procedures } from '../kinds';
 import { shippedParts } from '../parts';
-import { repairWorkOf } from '../repairWork';
+import { repairNeeds, repairWorkOf, roleOf, takenBy } from '../repairWork';
 import { closingCheckIds } from './checks';
 import { repairTexts } from './repairs';
 
@@ -66,6 +66,18 @@ describe('the way into every kind', () => {
     );
     expect(nobody).toEqual([]);
   });
+});
+
+test('what a repair says of its parts is of parts that it takes, and a must of one repair is a must', () => {
+  for (const fault of knowledge.faults) {
+    const { takes, roles } = repairNeeds(fault.id);
+    for (const group of [...Object.keys(takes ?? {}), ...Object.keys(roles ?? {})])
+      expect([fault.id, fault.repair.parts]).toEqual([fault.id, expect.arrayContaining([group])]);
+  }
+  expect([takenBy(['bearing-rough'], 'bearing'), takenBy(['belt-broken'], 'belt')]).toEqual([2, 1]);
+  expect(roleOf(['filter-clogged'], 'filter')).toBe('choice');
+  expect(roleOf(['filter-clogged', 'felt-clogged'], 'filter')).toBe('must');
+  expect(roleOf(['roll-sprocket-worn'], 'belt')).toBe('usual');
 });
 
 /** A machine of some kind on which some faults are repaired. */

@@ -5,6 +5,8 @@ export interface RepairText {
   materials?: string[];
   /** Group of parts → how many it takes, when it is more than one. */
   takes?: Record<string, number>;
+  /** Group of parts → that it is usually new with the rest, or a matter of choice; every other part is a must. */
+  roles?: Record<string, 'usual' | 'choice'>;
   /** It starts this clock when the last of its steps is done. */
   waits?: { kind: 'drying' | 'soaking' | 'glue'; hours: number; what: string };
 }
@@ -111,10 +113,11 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'belt-cover-off': { steps: ['Cover’s tongues looked at', 'Cover pressed into its seat'] },
   'motor-sprocket-worn': {
+    roles: { belt: 'usual' },
     steps: ['Pin or left-hand screw of the sprocket out', 'New sprocket on, pin home', 'New belt in the teeth'],
     materials: ['Thread lock where it was'],
   },
-  'roll-sprocket-worn': { steps: [...NEW_ROLL, 'New belt in the teeth'] },
+  'roll-sprocket-worn': { roles: { belt: 'usual' }, steps: [...NEW_ROLL, 'New belt in the teeth'] },
   'wheels-bound': {
     steps: ['Wheels off, hair out of the axles', 'Axles wiped, a drop of oil on steel only', 'Rolled over the bench'],
   },
@@ -138,6 +141,7 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'cord-damaged': { steps: NEW_CORD },
   'cord-broken-at-grip': {
+    roles: { cord: 'choice' },
     steps: [
       'Cord cut back behind the break',
       'Conductors stripped, eyelets or splices as before',
@@ -153,6 +157,7 @@ export const repairTexts: Record<string, RepairText> = {
   'suction-motor-failed': { steps: NEW_MOTOR },
   'carbon-brushes-worn': { takes: { carbon: 2 }, steps: NEW_CARBONS },
   'fan-broken': {
+    roles: { motor: 'choice' },
     steps: [
       'Pieces out of the housing, every one',
       'New fan on, thread hand as it was',
@@ -184,7 +189,12 @@ export const repairTexts: Record<string, RepairText> = {
     ],
     waits: { kind: 'drying', hours: 24, what: 'head' },
   },
-  'filter-clogged': { steps: WASH, materials: ['Mild soap; not hot; pleated paper is never washed'], waits: DRY_DAY },
+  'filter-clogged': {
+    roles: { filter: 'choice' },
+    steps: WASH,
+    materials: ['Mild soap; not hot; pleated paper is never washed'],
+    waits: DRY_DAY,
+  },
   'filter-dirty': { steps: WASH, materials: ['Mild soap; not hot; pleated paper is never washed'], waits: DRY_DAY },
   'felt-clogged': { steps: NEW_FILTER },
   'exhaust-filter-clogged': { steps: ['Black on the motor’s side is carbon dust: no fault', 'New exhaust filter in'] },
@@ -214,8 +224,8 @@ export const repairTexts: Record<string, RepairText> = {
     steps: ['New neck hose on the lower port, then the upper', 'No fold when the handle is leaned back'],
   },
   'changeover-leaking': { steps: ['Flap and face wiped', 'Spring hooked in, flap shuts by itself'] },
-  'seal-leaking': { steps: NEW_SEAL },
-  'bin-gasket-leaking': { steps: NEW_SEAL },
+  'seal-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
+  'bin-gasket-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
   'pre-filter-disintegrated': { steps: ['Crumbs out of the motor inlet with the bench vacuum', ...NEW_FILTER] },
   'primary-belt-broken': {
     steps: ['Pulleys turned: free, clean, round', 'Both belts new, first belt over the spindle'],
@@ -228,7 +238,10 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'clutch-left-off': { steps: ['Clutch engaged, leaned back, looked at'] },
   'clutch-stuck-engaged': { steps: ['Arm freed of hair, its spring hooked in', 'Moves to both ends by hand'] },
-  'spindle-worn': { steps: ['Spindle measured against a good one', ...NEW_MOTOR] },
+  'spindle-worn': {
+    roles: { drive: 'choice', motor: 'choice' },
+    steps: ['Spindle measured against a good one', ...NEW_MOTOR],
+  },
   'floating-plate-stuck': { steps: ['Guides cleaned, plate rocks by hand'] },
   'plate-spring-hose-weak': { steps: ['New spring hose on both ports', 'Springs back by itself'] },
   'belt-lifter-stuck': { steps: ['Lifter freed, turned to off and on twice'] },
@@ -257,12 +270,15 @@ export const repairTexts: Record<string, RepairText> = {
   'shift-arm-not-joined': { steps: ['Arm joined to its receiver', 'Neutral found: shaft spins free'] },
   'neutral-out': { steps: ['Neutral adjusted until the shaft spins free and silent'] },
   'drive-belt-worn': { steps: ['Old belt against the new', 'New drive belt over both wheels'] },
-  'drive-sprocket-worn': { steps: ['Circlip and pin out, kept', 'New sprocket, pin, circlip', 'New drive belt'] },
+  'drive-sprocket-worn': {
+    roles: { belt: 'usual' },
+    steps: ['Circlip and pin out, kept', 'New sprocket, pin, circlip', 'New drive belt'],
+  },
   'drive-pedal-bent': { steps: ['Pedal straightened cold, or new', 'Moves to both ends'] },
   'axle-worn': { steps: ['Old bushes pushed out', 'New bushes in, axle turns'] },
   'handle-bail-loose': { steps: ['Bushes new, bail bolts tight', 'Bail shaken: no play'] },
   'turbine-jammed': { steps: ['Object and hair out with a pick', 'Blades looked at, spun by a breath'] },
-  'turbine-cover-leaking': { steps: NEW_SEAL },
+  'turbine-cover-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
   'cover-not-under-lip': { steps: ['Cover’s lip under the metal all along, pressed down'] },
   'turbine-shaft-worn': { steps: ['New turbine with its bearings, shaft straight', 'Spun by a breath'] },
   'fixed-cap-forced': { steps: ['New end piece of the roll, seated by its mark'] },
@@ -331,7 +347,7 @@ export const repairTexts: Record<string, RepairText> = {
   'armature-bad': { steps: ['Good armature against the old: length, shaft, bars', 'Spun between the fingers: quiet'] },
   'commutator-worn': { takes: { carbon: 2 }, steps: ['Commutator wiped, slots cleared, no emery', ...NEW_CARBONS] },
   'brush-fitted-reversed': { steps: ['Carbon turned: burnt edge trailing', 'Bedded in'] },
-  'brush-holder-loose': { steps: ['New spring or holder, square to the commutator'] },
+  'brush-holder-loose': { roles: { carbon: 'usual' }, steps: ['New spring or holder, square to the commutator'] },
   'motor-bushes-dry': {
     steps: [
       'Bushes wiped out, shaft polished',
@@ -355,7 +371,7 @@ export const repairTexts: Record<string, RepairText> = {
   'bumper-stuck': { steps: ['Grit out from under the bumper', 'Springs back all along'] },
   'u-bend-missing': { steps: ['U-bend found or new, pushed home'] },
   'u-bend-clogged': { steps: CLEAR },
-  'bag-door-leak': { steps: NEW_SEAL },
+  'bag-door-leak': { roles: { seal: 'choice' }, steps: NEW_SEAL },
   'bag-clogged': { steps: ['New bag up to its mark', 'Tube looked through'] },
   'sealant-joint-leaking': {
     steps: [
@@ -372,10 +388,11 @@ export const repairTexts: Record<string, RepairText> = {
   'swivel-neck-cracked': { steps: ['New neck, its gaskets in', 'Swivels without a gap'] },
   'handle-gasket-leaking': { steps: NEW_SEAL },
   'breather-clogged': {
+    roles: { filter: 'choice' },
     steps: ['Breather washed and dried, or new'],
     waits: { kind: 'drying', hours: 24, what: 'breather filter' },
   },
-  'emptying-shoe-leaking': { steps: NEW_SEAL },
+  'emptying-shoe-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
   'ingest-bar-missing': { steps: ['New bar in its hooks'] },
   'neck-clogged': { steps: CLEAR },
   'mesh-matted': {
@@ -390,34 +407,37 @@ export const repairTexts: Record<string, RepairText> = {
     steps: ['Motor dried', 'Foam sleeve on for wet work'],
     waits: { kind: 'drying', hours: 24, what: 'motor' },
   },
-  'drum-seal-leaking': { steps: NEW_SEAL },
+  'drum-seal-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
   'drain-leaking': { steps: ['New drain cap or seal, filled with water: no drop'] },
   'solution-stale': { steps: ['Drained and rinsed twice', 'Lid left open; operator shown'] },
   'tank-screen-blocked': { steps: ['Screen brushed and rinsed'] },
   'solution-filter-blocked': { steps: ['Solution filter rinsed, its seal in'] },
   'valve-shut': { steps: ['Valve opened, moved to both ends'] },
   'solenoid-failed': { steps: ['New valve, arrow with the flow', 'Clicks, no drop when shut'] },
-  'tube-blocked': { steps: ['Tube rodded and flushed', 'Flow measured at the deck'] },
+  'tube-blocked': { roles: { hose: 'choice' }, steps: ['Tube rodded and flushed', 'Flow measured at the deck'] },
   'jets-blocked': {
     steps: ['Jets soaked in vinegar water', 'Fan of spray even'],
     materials: ['Weak vinegar; no wire through a jet'],
   },
   'tank-cracked': { steps: ['Fittings carried over', 'New tank filled: no drop'] },
-  'solution-joint-leaking': { steps: ['Tube cut back square', 'Joint pushed home, clip'] },
-  'squeegee-worn': { steps: ['Each blade to a fresh edge, or new', 'Edge in use written down'] },
+  'solution-joint-leaking': { roles: { hose: 'choice' }, steps: ['Tube cut back square', 'Joint pushed home, clip'] },
+  'squeegee-worn': {
+    roles: { squeegee: 'choice' },
+    steps: ['Each blade to a fresh edge, or new', 'Edge in use written down'],
+  },
   'squeegee-reversed': { steps: ['Outer grooves out, inner grooves in'] },
   'squeegee-tilted': { steps: ['Levelled on a flat floor: bends evenly'] },
   'inlet-blocked': { steps: CLEAR },
   'inlet-rear-blocked': { steps: CLEAR },
-  'vac-hose-damaged': { steps: ['Hose cleared, or a new one to both cuffs'] },
-  'lid-gasket-off': { steps: NEW_SEAL },
+  'vac-hose-damaged': { roles: { hose: 'choice' }, steps: ['Hose cleared, or a new one to both cuffs'] },
+  'lid-gasket-off': { roles: { seal: 'choice' }, steps: NEW_SEAL },
   'vac-filter-lid-warped': { steps: ['New lid flat on its seat'] },
   'float-fouled': { steps: ['Float and cage rinsed, ball moves'] },
   'float-shut': { steps: ['Float freed, moves by its weight'] },
   'recovery-full': { steps: ['Emptied and rinsed, lid left open'] },
   'intake-screen-blocked': { steps: ['Screen brushed dry, no running water'] },
   'skirts-worn': { steps: ['New skirts, they touch the floor all along'] },
-  'dirty-tank-gasket': { steps: NEW_SEAL },
+  'dirty-tank-gasket': { roles: { seal: 'choice' }, steps: NEW_SEAL },
   'vac-motor-failed': { steps: NEW_MOTOR },
   'vac-brushes-worn': { takes: { carbon: 2 }, steps: NEW_CARBONS },
 };

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { takenBy } from '@/knowledge/repairWork';
+import { roleOf, takenBy } from '@/knowledge/repairWork';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { CautionGate } from '../job/CautionGate';
 import { cautionOf, faultLabel, faultOf, heldPower, repairCautions } from '../job/labels';
@@ -187,6 +187,7 @@ function Parts({ desk }: { desk: JobDesk }) {
               currency={job.currency}
               disabled={busy}
               quantity={takenBy(faults, p.group)}
+              role={words === '' ? ROLES[roleOf(faults, p.group)] : ''}
               onFit={() =>
                 void desk.act('fit-part', { code: p.code, station: p.station, quantity: takenBy(faults, p.group) })
               }
@@ -199,16 +200,22 @@ function Parts({ desk }: { desk: JobDesk }) {
   );
 }
 
+/** What must be new goes without saying. */
+const ROLES = { must: '', usual: 'usually new with it, ', choice: 'if it cannot be kept, ' };
+
 function PartRow({
   part,
   currency,
   disabled,
   quantity,
+  role,
   onFit,
 }: {
   part: JobFacts['parts'][number];
   currency: string;
   disabled: boolean;
+  /** Whether the repair can do without it, in words. */
+  role: string;
   /** How many the repair takes. */
   quantity: number;
   onFit: () => void;
@@ -222,7 +229,8 @@ function PartRow({
         {part.label} <Reading>{part.code}</Reading>
         {part.own && <strong> this model’s own</strong>}
         <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.9em' }}>
-          at {part.station.replaceAll('-', ' ')}, {part.stock > 0 ? `${part.stock} in stock` : 'none in stock'}, {price}
+          {role}at {part.station.replaceAll('-', ' ')}, {part.stock > 0 ? `${part.stock} in stock` : 'none in stock'},{' '}
+          {price}
         </Box>
       </Typography>
       <Button
