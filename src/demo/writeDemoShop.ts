@@ -547,7 +547,7 @@ async function writePlans(
       const done = seen.findLast(
         (v) =>
           (item.parts.length > 0 && v.stations.has(station)) ||
-          item.repairs?.some((f) => v.faults.has(f)) ||
+          item.repairs.some((f) => v.faults.has(f)) ||
           (isMains && item.proofs?.includes('electrical-check')),
       );
       if (!done) return [];

@@ -1,4 +1,5 @@
 import type { PlanRule } from '@/core/service/planDue';
+import { repairsThatReset } from './strip/repairs';
 import { firstOf } from './where';
 
 /** What comes due on a machine, and what counts as done. Common practice, no source. */
@@ -9,15 +10,15 @@ export interface PlanItem extends PlanRule {
   stations: Record<string, string>;
   /** Fitting a part of one of these groups at the station does it. */
   parts: string[];
-  /** Mending one of these faults does it. */
-  repairs?: string[];
+  /** Mending one of these faults does it: their repairs say so. */
+  repairs: string[];
   /** Answering one of these checks does it: the item is a look. */
   checks?: string[];
   /** Passing one of these proofs does it. */
   proofs?: string[];
 }
 
-export const planItems: PlanItem[] = [
+const texts: Omit<PlanItem, 'repairs'>[] = [
   {
     id: 'pre-filter-wash',
     label: 'Wash the pre-motor filter',
@@ -26,7 +27,6 @@ export const planItems: PlanItem[] = [
     benchDays: 90,
     heavyDays: 30,
     parts: ['filter'],
-    repairs: ['filter-clogged', 'filter-dirty'],
   },
   {
     id: 'pre-filter-new',
@@ -35,7 +35,6 @@ export const planItems: PlanItem[] = [
     makerDays: null,
     benchDays: 365,
     parts: ['filter'],
-    repairs: ['pre-filter-disintegrated'],
   },
   {
     id: 'exhaust-filter',
@@ -44,7 +43,6 @@ export const planItems: PlanItem[] = [
     makerDays: 365,
     benchDays: 365,
     parts: ['filter'],
-    repairs: ['exhaust-filter-clogged', 'exhaust-filter-apart'],
   },
   {
     id: 'roll-hair',
@@ -54,7 +52,6 @@ export const planItems: PlanItem[] = [
     benchDays: 90,
     heavyDays: 30,
     parts: ['roll'],
-    repairs: ['roll-bound-by-hair', 'brush-left-in'],
   },
   {
     // Its date comes from measured wear, never from a calendar.
@@ -64,7 +61,6 @@ export const planItems: PlanItem[] = [
     makerDays: null,
     benchDays: null,
     parts: ['roll'],
-    repairs: ['bristles-worn', 'roll-set-low', 'roll-mouldy'],
   },
   {
     id: 'flat-belt',
@@ -74,7 +70,6 @@ export const planItems: PlanItem[] = [
     benchDays: 365,
     heavyDays: 180,
     parts: ['belt'],
-    repairs: ['belt-slipping', 'belt-broken', 'belt-brittle'],
   },
   {
     id: 'toothed-belt-look',
@@ -93,7 +88,6 @@ export const planItems: PlanItem[] = [
     benchDays: 365,
     parts: ['hose'],
     checks: ['neck-hose-split', 'neck-look'],
-    repairs: ['neck-hose-split'],
   },
   {
     id: 'safety-test',
@@ -114,7 +108,6 @@ export const planItems: PlanItem[] = [
     heavyDays: 90,
     parts: ['belt'],
     checks: ['deck-belts'],
-    repairs: ['deck-belt-slipping', 'deck-belt-broken', 'deck-belt-loose'],
   },
   {
     id: 'squeegee-turn',
@@ -124,7 +117,6 @@ export const planItems: PlanItem[] = [
     benchDays: 90,
     heavyDays: 30,
     parts: ['squeegee'],
-    repairs: ['squeegee-worn'],
   },
   {
     id: 'battery-look',
@@ -143,6 +135,7 @@ export const planItems: PlanItem[] = [
     benchDays: 540,
     heavyDays: 365,
     parts: ['seal'],
-    repairs: ['felt-gasket-worn'],
   },
 ];
+
+export const planItems: PlanItem[] = texts.map((item) => ({ ...item, repairs: repairsThatReset(item.id) }));

@@ -8,6 +8,7 @@ import { closingOf, replay, wayBack } from '@/core/strip/wayBack';
 import { knowledge } from '..';
 import { procedures } from '../kinds';
 import { shippedParts } from '../parts';
+import { planItems } from '../plans';
 import { repairNeeds, repairWorkOf, roleOf, takenBy } from '../repairWork';
 import { closingCheckIds } from './checks';
 import { repairTexts } from './repairs';
@@ -66,6 +67,13 @@ describe('the way into every kind', () => {
     );
     expect(nobody).toEqual([]);
   });
+});
+
+test('what a repair resets is an item of the plan', () => {
+  const items = new Set(planItems.map((p) => p.id));
+  const resets = Object.values(repairTexts).flatMap((r) => r.resets ?? []);
+  expect(resets.length).toBeGreaterThan(20);
+  expect(resets.filter((id) => !items.has(id))).toEqual([]);
 });
 
 test('what a repair says of its parts is of parts that it takes, and a must of one repair is a must', () => {

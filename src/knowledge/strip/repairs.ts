@@ -7,6 +7,8 @@ export interface RepairText {
   takes?: Record<string, number>;
   /** Group of parts → that it is usually new with the rest, or a matter of choice; every other part is a must. */
   roles?: Record<string, 'usual' | 'choice'>;
+  /** Items of the plan that count as done with it. */
+  resets?: string[];
   /** It starts this clock when the last of its steps is done. */
   waits?: { kind: 'drying' | 'soaking' | 'glue'; hours: number; what: string };
 }
@@ -58,11 +60,11 @@ const NEW_BOARD = [
 
 /** Common practice, no source. */
 export const repairTexts: Record<string, RepairText> = {
-  'belt-broken': { steps: NEW_BELT },
+  'belt-broken': { resets: ['flat-belt'], steps: NEW_BELT },
   'belt-off-track': {
     steps: ['Belt looked at: whole, not glazed', 'Why it came off: cap, bearing, object', 'Belt back on its track'],
   },
-  'belt-slipping': { steps: NEW_BELT },
+  'belt-slipping': { resets: ['flat-belt'], steps: NEW_BELT },
   'belt-teeth-worn': {
     steps: [
       'Old belt against the new: pitch, teeth, width',
@@ -70,8 +72,9 @@ export const repairTexts: Record<string, RepairText> = {
       'New belt in the teeth, turned by hand',
     ],
   },
-  'belt-brittle': { steps: NEW_BELT },
+  'belt-brittle': { resets: ['flat-belt'], steps: NEW_BELT },
   'roll-bound-by-hair': {
+    resets: ['roll-hair'],
     steps: [
       'Hair cut along the groove, away from the hand',
       'Caps and bearings freed of hair and felt',
@@ -91,13 +94,17 @@ export const repairTexts: Record<string, RepairText> = {
     materials: ['No oil into sealed bearings'],
   },
   'endcap-misseated': { steps: ['Cap and notch cleaned', 'Cap turned until it drops into its notch'] },
-  'bristles-worn': { steps: NEW_ROLL },
-  'roll-set-low': { steps: ['Both ends one number on, the same at both', 'Stand-out of the bristles measured again'] },
+  'bristles-worn': { resets: ['bristles'], steps: NEW_ROLL },
+  'roll-set-low': {
+    resets: ['bristles'],
+    steps: ['Both ends one number on, the same at both', 'Stand-out of the bristles measured again'],
+  },
   'sole-plate-caked': {
     steps: ['Plate scrubbed with soap and a plastic scraper', 'Dried and polished, pushed over carpet'],
     materials: ['No solvent on clear plastic'],
   },
   'roll-mouldy': {
+    resets: ['bristles'],
     steps: ['Mask on, roll into a bag', 'Chamber washed and dried', ...NEW_ROLL],
     materials: ['Mask, gloves'],
   },
@@ -190,15 +197,27 @@ export const repairTexts: Record<string, RepairText> = {
     waits: { kind: 'drying', hours: 24, what: 'head' },
   },
   'filter-clogged': {
+    resets: ['pre-filter-wash'],
     roles: { filter: 'choice' },
     steps: WASH,
     materials: ['Mild soap; not hot; pleated paper is never washed'],
     waits: DRY_DAY,
   },
-  'filter-dirty': { steps: WASH, materials: ['Mild soap; not hot; pleated paper is never washed'], waits: DRY_DAY },
+  'filter-dirty': {
+    resets: ['pre-filter-wash'],
+    steps: WASH,
+    materials: ['Mild soap; not hot; pleated paper is never washed'],
+    waits: DRY_DAY,
+  },
   'felt-clogged': { steps: NEW_FILTER },
-  'exhaust-filter-clogged': { steps: ['Black on the motor’s side is carbon dust: no fault', 'New exhaust filter in'] },
-  'exhaust-filter-apart': { steps: ['Crumbs out of housing and grille', 'New exhaust filter in'] },
+  'exhaust-filter-clogged': {
+    resets: ['exhaust-filter'],
+    steps: ['Black on the motor’s side is carbon dust: no fault', 'New exhaust filter in'],
+  },
+  'exhaust-filter-apart': {
+    resets: ['exhaust-filter'],
+    steps: ['Crumbs out of housing and grille', 'New exhaust filter in'],
+  },
   'bag-or-bin-full': { steps: ['Emptied outdoors or with a mask', 'Inlet and float looked at'] },
   'bag-missing': { steps: ['Motor inlet cleaned', 'New bag on its collar'] },
   'hose-clogged': {
@@ -221,12 +240,16 @@ export const repairTexts: Record<string, RepairText> = {
   'hose-split': { steps: ['New hose: same ends, same length', 'Both cuffs turned home'] },
   'handle-cracked': { steps: ['Switch and wires carried over', 'New shell closed, screws by hand'] },
   'neck-hose-split': {
+    resets: ['neck-hose-look'],
     steps: ['New neck hose on the lower port, then the upper', 'No fold when the handle is leaned back'],
   },
   'changeover-leaking': { steps: ['Flap and face wiped', 'Spring hooked in, flap shuts by itself'] },
   'seal-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
   'bin-gasket-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
-  'pre-filter-disintegrated': { steps: ['Crumbs out of the motor inlet with the bench vacuum', ...NEW_FILTER] },
+  'pre-filter-disintegrated': {
+    resets: ['pre-filter-new'],
+    steps: ['Crumbs out of the motor inlet with the bench vacuum', ...NEW_FILTER],
+  },
   'primary-belt-broken': {
     steps: ['Pulleys turned: free, clean, round', 'Both belts new, first belt over the spindle'],
   },
@@ -289,15 +312,22 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'brush-plate-worn': { steps: ['New brush plate on its post, flat down'] },
   'brush-left-in': {
+    resets: ['roll-hair'],
     steps: ['Penetrant on both ends, hours of soak', 'Brush eased out, ends cleaned', 'Set to dry'],
     waits: { kind: 'soaking', hours: 4, what: 'brush ends' },
   },
   'deck-debris-packed': { steps: ['Deck scraped while it is wet', 'Rinsed, drained'] },
-  'deck-belt-slipping': { steps: ['Belt dust wiped', 'New belts as a set', 'Pressure to its lowest'] },
-  'deck-belt-loose': { steps: ['Belt tightened to a finger’s width'] },
+  'deck-belt-slipping': {
+    resets: ['deck-belts-look'],
+    steps: ['Belt dust wiped', 'New belts as a set', 'Pressure to its lowest'],
+  },
+  'deck-belt-loose': { resets: ['deck-belts-look'], steps: ['Belt tightened to a finger’s width'] },
   'deck-belt-tight': { steps: ['Belt slackened to a finger’s width'] },
   'driven-over-ramps': { steps: ['Operator shown: ramps sideways, squeegee and deck up'] },
-  'deck-belt-broken': { steps: ['Pulleys turned: free and in line', 'New belts as a set'] },
+  'deck-belt-broken': {
+    resets: ['deck-belts-look'],
+    steps: ['Pulleys turned: free and in line', 'New belts as a set'],
+  },
   'deck-bearing-rusted': {
     takes: { bearing: 2 },
     steps: ['Old bearings drawn, seats cleaned', 'New bearings as a pair, on the outer ring', 'Spun by hand'],
@@ -383,7 +413,7 @@ export const repairTexts: Record<string, RepairText> = {
     waits: { kind: 'glue', hours: 24, what: 'sealed joint' },
   },
   'fan-chamber-packed': { steps: ['Felt of hair out of the chamber', 'Fan looked at: whole blades'] },
-  'felt-gasket-worn': { steps: ['Old felt off, face clean', 'New felt flat, neck gasket in'] },
+  'felt-gasket-worn': { resets: ['felt-gasket'], steps: ['Old felt off, face clean', 'New felt flat, neck gasket in'] },
   'fill-tube-clogged': { steps: CLEAR },
   'swivel-neck-cracked': { steps: ['New neck, its gaskets in', 'Swivels without a gap'] },
   'handle-gasket-leaking': { steps: NEW_SEAL },
@@ -422,6 +452,7 @@ export const repairTexts: Record<string, RepairText> = {
   'tank-cracked': { steps: ['Fittings carried over', 'New tank filled: no drop'] },
   'solution-joint-leaking': { roles: { hose: 'choice' }, steps: ['Tube cut back square', 'Joint pushed home, clip'] },
   'squeegee-worn': {
+    resets: ['squeegee-turn'],
     roles: { squeegee: 'choice' },
     steps: ['Each blade to a fresh edge, or new', 'Edge in use written down'],
   },
@@ -441,3 +472,7 @@ export const repairTexts: Record<string, RepairText> = {
   'vac-motor-failed': { steps: NEW_MOTOR },
   'vac-brushes-worn': { takes: { carbon: 2 }, steps: NEW_CARBONS },
 };
+
+/** Faults whose repair does an item of the plan. */
+export const repairsThatReset = (item: string): string[] =>
+  Object.entries(repairTexts).flatMap(([fault, { resets }]) => (resets?.includes(item) ? [fault] : []));

@@ -129,7 +129,7 @@ export function isDoneBy(item: PlanItem, job: WrittenFacts & Pick<JobFacts, 'par
     job.fitted.some(
       (f) => f.station === station && job.parts.some((p) => p.code === f.code && item.parts.includes(p.group)),
     ) ||
-    job.repaired.some((id) => item.repairs?.includes(id)) ||
+    job.repaired.some((id) => item.repairs.includes(id)) ||
     job.findings.some((f) => !f.revoked && item.checks?.includes(f.check)) ||
     job.proofs.some((p) => p.result === 'pass' && item.proofs?.includes(p.item))
   );
