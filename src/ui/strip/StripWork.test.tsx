@@ -185,3 +185,20 @@ test('with nothing ahead, everything that is shut can be opened to look', async 
   const links = within(screen.getByRole('navigation', { name: 'Open something else' })).getAllByRole('link');
   expect(links.map((l) => l.getAttribute('href'))).toContain('/jobs/12/strip?to=head');
 });
+
+test('Enter after the last step, before it is saved, goes on as soon as it is', async () => {
+  const { answer } = furnishBrowser();
+  let save!: (changes: unknown) => void;
+  answer.with = (_method, url) =>
+    url.endsWith('/strip-step') ? new Promise((done) => (save = done)) : { content: null, at: null };
+  const done = jest.fn();
+  stand(<Screen job={inStrip(pressed('roll-lift', 'belt-off-sprocket'))} onDone={done} />);
+  await settle();
+  await key('Enter');
+  await key('Enter');
+  expect(done).not.toHaveBeenCalled();
+  const all = inStrip(pressed('roll-lift', 'belt-off-sprocket', 'caps-off'));
+  await act(async () => save({ id: 12, version: 3, strip: all.strip }));
+  await settle();
+  expect(done).toHaveBeenCalledTimes(1);
+});

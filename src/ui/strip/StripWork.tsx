@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useSearchParams } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { knowledge } from '@/knowledge';
 import type { StepView } from '@/shop/jobView/dto';
@@ -54,7 +54,22 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
   const go = (state: 'done' | 'not-here') => step && desk.press('strip-step', { step: step.id, state });
   const back = () => last && desk.press('strip-step', { step: last.id, state: 'undone' });
   const isLook = job.leftOpen.length === 0;
-  const forward = () => (step ? go('done') : ahead.length === 0 && !closed && (isLook ? onBack() : onDone()));
+  // Whoever goes on while the last press is still being saved goes once it is: no press is lost.
+  const leaving = useRef(false);
+  const onTheirWay = desk.busy || desk.waiting.length > 0;
+  const leave = isLook ? onBack : onDone;
+  useEffect(() => {
+    if (!leaving.current || onTheirWay) return;
+    leaving.current = false;
+    // One that was refused is ahead again: nobody leaves over it.
+    if (!step) leave();
+  }, [leave, onTheirWay, step]);
+  const forward = () => {
+    if (step) return go('done');
+    if (closed) return;
+    if (onTheirWay) leaving.current = true;
+    else leave();
+  };
   // A phone has its own camera; at the bench the one above it is looked through.
   const aim = () => (isPhone() ? camera.current?.click() : setLooking(true));
   useHandKeys(losing === null && !looking && !closed, forward, back);
