@@ -73,6 +73,20 @@ describe('the way in', () => {
     expect((await readJob(job)).strip.absent).toEqual([]);
   });
 
+  test('the finder knows what the hands have opened, and what they have closed again', async () => {
+    const job = await openJob(shop.person, shop.models[K1]!, ['weak-suction']);
+    const opening = async () => {
+      const { odds, open } = await readJob(job);
+      return [open, odds.assessment!.next.find((n) => n.check === 'filter-look')!.openingMinutes] as const;
+    };
+    const [, shut] = await opening();
+    expect(shut).toBeGreaterThan(0);
+    for (const step of ['filter-lid', 'filter-out']) await press(job, step);
+    expect(await opening()).toEqual([['filter-bay'], 0]);
+    for (const step of ['close.filter-out', 'close.filter-lid']) await tick(job, step);
+    expect(await opening()).toEqual([[], shut]);
+  });
+
   test('only who works at the bench presses it', () => {
     expect([stripStep, noteLoss, settleLoss].map((d) => d.spec.roles)).toEqual([bench, bench, bench]);
   });
