@@ -44,7 +44,11 @@ describe('cautions', () => {
           .filter((f) => f.kinds[id])
           .flatMap((f) => cautionsFor(knowledge, id, f.repair.cautions ?? [])),
         ...[
-          ...procedures[id]!.steps.flatMap((s) => [...s.cautions, ...s.back.checks.flatMap((c) => c.cautions)]),
+          ...procedures[id]!.steps.flatMap((s) => [
+            ...s.cautions,
+            ...s.back.trialCautions,
+            ...s.back.checks.flatMap((c) => c.cautions),
+          ]),
           ...procedures[id]!.finals.flatMap((c) => c.cautions),
         ].flatMap((c) => cautionsFor(knowledge, id, [c])),
       ];

@@ -108,5 +108,5 @@ const added = (change: Change & { sort: 'add' }, access: string): StripStep => (
   photograph: '',
   optional: false,
   instead: [],
-  back: { label: change.back, minutes: change.backMinutes, checks: [], trial: '' },
+  back: { label: change.back, minutes: change.backMinutes, checks: [], trial: '', trialCautions: [] },
 });

@@ -66,6 +66,8 @@ export interface StripStep {
     checks: ClosingCheck[];
     /** Run for seconds before this goes on, because everything behind it can still be reached. */
     trial: string;
+    /** Where that run can hurt someone. */
+    trialCautions: string[];
   };
 }
 

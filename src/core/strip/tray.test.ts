@@ -25,7 +25,7 @@ const step = (id: string, ...fasteners: Fastener[]): StripStep => ({
   photograph: '',
   optional: false,
   instead: [],
-  back: { label: 'back', minutes: 1, checks: [], trial: '' },
+  back: { label: 'back', minutes: 1, checks: [], trial: '', trialCautions: [] },
 });
 
 test.each<[string, Fastener, Fastener, boolean]>([

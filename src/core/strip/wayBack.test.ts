@@ -26,7 +26,13 @@ const step = (
     photograph: '',
     optional: false,
     instead: [],
-    back: { label: `${id} back`, minutes: 1, checks: (checks ?? []).map(check), trial: trial ?? '' },
+    back: {
+      label: `${id} back`,
+      minutes: 1,
+      checks: (checks ?? []).map(check),
+      trial: trial ?? '',
+      trialCautions: trial ? ['turn-it'] : [],
+    },
     ...rest,
   };
 };

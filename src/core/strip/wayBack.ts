@@ -59,7 +59,14 @@ export function wayBack(
     for (const repair of repairs) if (left.has(repair) && repair.access === step.access) work(repair);
     const line = { minutes: 0, cautions: [] as string[], stations: [] as string[], step: step.id, fault: null };
     if (step.back.trial)
-      lines.push({ ...line, id: trialOf(step.id), sort: 'trial', label: step.back.trial, minutes: 1 });
+      lines.push({
+        ...line,
+        id: trialOf(step.id),
+        sort: 'trial',
+        label: step.back.trial,
+        minutes: 1,
+        cautions: step.back.trialCautions,
+      });
     lines.push({
       ...line,
       id: closingOf(step.id),

@@ -104,6 +104,7 @@ export const stick: AccessSteps = {
       step('bay-motor', 'Motor out of its rubber', '-', [3, 3], 'Motor in its rubber', {
         checks: ['motor-spins'],
         carried: 'The rubber ring, when the new motor comes without one',
+        running: ['bare-motor-run'],
         trial: 'Pack in, run for seconds with the covers still off, nothing near the fan',
       }),
     ],

@@ -96,6 +96,7 @@ export const handheld: AccessSteps = {
         },
       ),
       step('armature-out', 'Armature out', '-', [2, 3], 'Armature in, commutator wiped', {
+        running: ['bare-motor-run'],
         checks: ['commutator-wiped'],
         trial: 'Clamped, a short run before the switch goes in: good or bad sound',
       }),

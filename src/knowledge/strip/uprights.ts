@@ -639,7 +639,6 @@ export const selfPropelled: AccessSteps = {
         {
           checks: ['neutral-silent'],
           cautions: ['heavy-machine'],
-          trial: 'In neutral the shaft spins free by hand before anything is closed',
         },
       ),
     ],
@@ -707,7 +706,6 @@ export const auto: AccessSteps = {
       step('drive-eased', 'Drive assembly eased out', 'B pry', [1, 1.2], 'Drive assembly in, bumper clips on', {
         out: ['4 clip: at the bumper'],
         cautions: ['brittle-plastic'],
-        trial: 'Turned by hand: both belts run true, nothing touches',
       }),
       step('belts-off', 'Both belts off, which was outside noted', 'B', [1, 1.3], 'Belts on, with dry soap only', {
         photo: 'Which belt lies outside.',

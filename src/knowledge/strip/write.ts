@@ -18,10 +18,15 @@ interface More {
   optional?: true;
   checks?: string[];
   trial?: string;
+  /** Further cautions of that run. */
+  running?: string[];
   free?: true;
   also?: string[];
   instead?: string[];
 }
+
+/** Before a machine that is half closed is run: the roll turned by hand, the earth proved. */
+const TRIAL_CAUTIONS = ['roll-free-before-power', 'earth-first'];
 
 const LIE: Record<string, Lie> = { S: 'standing', B: 'back', D: 'side', U: 'upside-down' };
 
@@ -39,7 +44,7 @@ export function step(
   more: More = {},
 ): StepText {
   const [lie, ...tool] = how.split(' ');
-  const { out, checks, trial, stays, carried, cautions, photo, optional, instead, ...order } = more;
+  const { out, checks, trial, running, stays, carried, cautions, photo, optional, instead, ...order } = more;
   return {
     id,
     label,
@@ -54,7 +59,13 @@ export function step(
     photograph: photo ?? '',
     optional: optional ?? false,
     instead: instead ?? [],
-    back: { label: back, minutes: close, checks: (checks ?? []).map(closingCheck), trial: trial ?? '' },
+    back: {
+      label: back,
+      minutes: close,
+      checks: (checks ?? []).map(closingCheck),
+      trial: trial ?? '',
+      trialCautions: trial ? [...TRIAL_CAUTIONS, ...(running ?? [])] : [],
+    },
     ...order,
   };
 }

@@ -1,4 +1,5 @@
 import { bench } from '../access/roles';
+import { endWait } from '../endWait/endWait';
 import { markRepaired } from '../markRepaired/markRepaired';
 import { moveStage } from '../moveStage/moveStage';
 import { noteLoss, settleLoss } from '../losses/losses';
@@ -163,6 +164,19 @@ describe('the way back', () => {
     for (const step of ['bin-off', 'bay-screws']) await press(job, step);
     const held = await refusal(tick(job, 'trial.bay-screws'));
     expect([held.status, held.message]).toEqual([409, expect.stringMatching(/power is held back/)]);
+    const trial = (await lines(job)).find((l) => l.id === 'trial.bay-screws')!;
+    expect(trial.cautions).toEqual(expect.arrayContaining(['roll-free-before-power', 'earth-first']));
+  });
+
+  test('nothing is tried while something dries or cures', async () => {
+    const job = await openJob(shop.person, shop.models[K2]!, ['weak-suction']);
+    for (const step of ['bin-off', 'bay-screws']) await press(job, step);
+    await answer(job, 'filter-look', 'filter-grey');
+    for (const line of (await lines(job)).filter((l) => l.fault !== null)) await tick(job, line.id);
+    const wet = await refusal(tick(job, 'trial.bay-screws'));
+    expect(wet.fields).toEqual([{ field: 'step', message: 'It is not run yet: washed filter is still waiting.' }]);
+    await endWait(shop.person, job, await base(job));
+    await tick(job, 'trial.bay-screws');
   });
 
   test('a fault that is left as it is does not keep the machine here, a screw that nobody speaks of does', async () => {

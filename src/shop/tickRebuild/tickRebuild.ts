@@ -21,11 +21,20 @@ export const tickRebuild = jobDeed({
     const { db, jobId, person, facts } = scene;
     const line = facts.rebuild.find((s) => s.id === dto.step);
     if (!line) return refuseIf([{ field: 'step', message: `There is no step ${dto.step} on the way back.` }]);
-    if (line.sort === 'trial' && dto.done) refuseUnderHold(facts, 'The trial run');
+    if (line.sort === 'trial' && dto.done) {
+      refuseUnderHold(facts, 'The trial run');
+      const drying = facts.waits.filter((w) => w.endedAt === null && MUST_LIE.includes(w.kind));
+      refuseIf(
+        drying.map((w) => ({ field: 'step', message: `It is not run yet: ${w.what || w.kind} is still waiting.` })),
+      );
+    }
     await putRebuildTick(db, jobId, dto.step, person.id, dto.done);
     if (line.fault !== null) await repairGoesOn(scene, line.fault, dto);
   },
 });
+
+/** What is wet or not cured is not run, nor tried. */
+const MUST_LIE = ['drying', 'glue'];
 
 async function repairGoesOn(scene: DeedScene, fault: string, { step, done }: TickRebuildDto): Promise<void> {
   const { db, jobId, person, facts, tell } = scene;

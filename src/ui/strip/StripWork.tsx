@@ -7,12 +7,14 @@ import Typography from '@mui/material/Typography';
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { cautionsFor } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
 import type { StepView } from '@/shop/jobView/dto';
 import { MachineDrawing } from '../drawing/MachineDrawing';
 import { CautionGate } from '../job/CautionGate';
-import { faultLabel, faultOf } from '../job/labels';
+import { cautionOf, faultLabel, faultOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
+import { CautionPlate } from '../parts/CautionPlate';
 import { Notice } from '../parts/Notice';
 import { sendPhotograph } from '../parts/post';
 import { Reading } from '../parts/Reading';
@@ -24,6 +26,7 @@ import { readAloud, useReader } from './readAloud';
 import { Meanwhile } from './Meanwhile';
 import { Remember } from './Remember';
 import { HandKey, StepCard } from './StepCard';
+import { StepList } from './StepList';
 import { asPressed, cupOf, lieWords, openAccesses, spokenStep, toolWords } from './stepWords';
 import { Tray } from './Tray';
 import { useAwake } from './useAwake';
@@ -53,7 +56,8 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
 
   const go = (state: 'done' | 'not-here') => step && desk.press('strip-step', { step: step.id, state });
   const back = () => last && desk.press('strip-step', { step: last.id, state: 'undone' });
-  const isLook = job.leftOpen.length === 0;
+  const isLook = job.proved.length === 0;
+  const free = step !== undefined && losing === null && !looking;
   // Whoever goes on while the last press is still being saved goes once it is: no press is lost.
   const leaving = useRef(false);
   const onTheirWay = desk.busy || desk.waiting.length > 0;
@@ -73,10 +77,10 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
   // A phone has its own camera; at the bench the one above it is looked through.
   const aim = () => (isPhone() ? camera.current?.click() : setLooking(true));
   useHandKeys(losing === null && !looking && !closed, forward, back);
-  useHotkeys('x', () => step && losing === null && go('not-here'), [step, losing]);
-  useHotkeys('p', () => step && losing === null && aim(), [step, losing]);
+  useHotkeys('x', () => free && go('not-here'), [free, step]);
+  useHotkeys('p', () => free && aim(), [free, step]);
   useHotkeys('l', () => step && readAloud(spokenStep(step, cup)), [step, cup]);
-  useHotkeys('plus, shift+equal, add', () => step && step.fasteners.length > 0 && setLosing(step.id), [step]);
+  useHotkeys('plus, shift+equal, add', () => free && step.fasteners.length > 0 && setLosing(step.id), [free, step]);
 
   const photograph = async (pictures: readonly Blob[]) => {
     if (!step) return;
@@ -91,6 +95,8 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
     if (camera.current) camera.current.value = '';
   };
 
+  // Before every step, also the tenth: it may have been run for a trial in between.
+  const deadFirst = cautionsFor(knowledge, job.machine.kind, ['unplug-before-opening', 'battery-out-before-opening']);
   const repairs = job.leftOpen.map((id) => faultOf(id)?.repair.label ?? faultLabel(id));
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
@@ -112,6 +118,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
         </Typography>
       </Box>
       <CautionGate desk={desk} />
+      {step && deadFirst.map((id) => <CautionPlate key={id} {...cautionOf(id)} />)}
       <Meanwhile job={job} />
       <Box
         sx={{
@@ -162,9 +169,11 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
           {!step && !closed && (
             <Notice
               title={
-                job.strip.done.length > 0
-                  ? 'What the repair needs lies open.'
-                  : 'Nothing need be opened for what is proved.'
+                done.length === 0
+                  ? 'Nothing need be opened.'
+                  : isLook
+                    ? 'It lies open.'
+                    : 'What the repair needs lies open.'
               }
             >
               <Typography variant="body2">
@@ -289,16 +298,7 @@ function Ahead({ steps }: { steps: readonly StepView[] }) {
           <Typography component="summary" variant="body2" sx={{ color: 'text.secondary' }}>
             and {later.length} more
           </Typography>
-          <Box component="ol" sx={{ m: 0, pl: 3 }}>
-            {later.map((s) => (
-              <Typography component="li" variant="body2" key={s.id}>
-                {s.label}{' '}
-                <Box component="span" sx={{ color: 'text.secondary' }}>
-                  ({lieWords(s.lie)}, {toolWords(s.tool)})
-                </Box>
-              </Typography>
-            ))}
-          </Box>
+          <StepList steps={later} />
         </Box>
       )}
     </Box>
@@ -320,7 +320,7 @@ function Behind({ steps, absent, desk }: { steps: readonly StepView[]; absent: r
             {!s.pressed && (
               <Box component="span" sx={{ color: 'text.secondary' }}>
                 {' '}
-                (on the way of a check)
+                (with a check or a part)
               </Box>
             )}
           </Typography>

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import type { JobFacts } from '@/shop/jobView/dto';
 import NextLink from '../theme/NextLink';
-import { lieWords, toolWords } from './stepWords';
+import { StepList } from './StepList';
 import { wayIn } from './wayIn';
 
 /** How what a check needs open is opened: folded, because whoever has done it a hundred times does not read it. */
@@ -17,16 +17,7 @@ export function WayInSteps({ job, access }: { job: JobFacts; access: string }) {
       <Typography component="summary" variant="body2">
         The way in: {ahead.length} step{ahead.length === 1 ? '' : 's'}
       </Typography>
-      <Box component="ol" sx={{ m: 0, pl: 3 }}>
-        {ahead.map((s) => (
-          <Typography component="li" variant="body2" key={s.id}>
-            {s.label}{' '}
-            <Box component="span" sx={{ color: 'text.secondary' }}>
-              ({lieWords(s.lie)}, {toolWords(s.tool)})
-            </Box>
-          </Typography>
-        ))}
-      </Box>
+      <StepList steps={ahead} />
       <Link component={NextLink} href={`/jobs/${job.id}/strip?to=${access}`} sx={{ minHeight: 28, fontSize: '0.9rem' }}>
         Open it step by step, with the tray
       </Link>
