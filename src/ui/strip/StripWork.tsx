@@ -170,7 +170,9 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
             <Notice
               title={
                 done.length === 0
-                  ? 'Nothing need be opened.'
+                  ? isLook
+                    ? 'Nothing is proved yet, and nothing is open.'
+                    : 'Nothing need be opened.'
                   : isLook
                     ? 'It lies open.'
                     : 'What the repair needs lies open.'
@@ -178,7 +180,9 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
             >
               <Typography variant="body2">
                 {isLook
-                  ? 'Now look: what is seen is told in Find.'
+                  ? done.length === 0
+                    ? 'Find says what to look at next; what is to be opened for it has its way in below.'
+                    : 'Now look: what is seen is told in Find.'
                   : 'Now mend it, and put it back in the order that Fit gives.'}
               </Typography>
             </Notice>
