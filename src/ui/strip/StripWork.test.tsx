@@ -54,6 +54,7 @@ test('the step is there with how it lies, what drives it and into which cup; the
   expect(card().textContent).toContain('upside down');
   // Safe first: it is said at every step, not only at the first.
   expect(screen.getByText(/Plug out first/)).toBeTruthy();
+  expect(screen.queryByText(/Battery out first/)).toBeNull();
   expect(card().textContent).toMatch(/Into cup \d+2 wheels, at the front/);
   expect(screen.getByText('Then:').parentElement!.textContent).toMatch(/All screws but those of the axle out/);
 });

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { cautionsFor } from '@/core/diagnosis/knowledge';
+import type { Supply } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
 import type { StepView } from '@/shop/jobView/dto';
 import { MachineDrawing } from '../drawing/MachineDrawing';
@@ -33,6 +33,14 @@ import { useAwake } from './useAwake';
 import { useHandKeys } from './useHandKeys';
 import { useStepTimes } from './useStepTimes';
 import { wayIn } from './wayIn';
+
+/** How a machine is made dead, by what feeds it; air is shut off with the hose. */
+const DEAD_FIRST: Record<Supply, string> = {
+  mains: 'unplug-before-opening',
+  pack: 'battery-out-before-opening',
+  'lead-acid': 'battery-out-before-opening',
+  air: '',
+};
 
 /** The way in, one step at a time, with the tray beside it. */
 export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () => void; onBack: () => void }) {
@@ -96,7 +104,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
   };
 
   // Before every step, also the tenth: it may have been run for a trial in between.
-  const deadFirst = cautionsFor(knowledge, job.machine.kind, ['unplug-before-opening', 'battery-out-before-opening']);
+  const dead = DEAD_FIRST[knowledge.kinds.find((k) => k.id === job.machine.kind)!.supply];
   const repairs = job.leftOpen.map((id) => faultOf(id)?.repair.label ?? faultLabel(id));
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
@@ -118,7 +126,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
         </Typography>
       </Box>
       <CautionGate desk={desk} />
-      {step && deadFirst.map((id) => <CautionPlate key={id} {...cautionOf(id)} />)}
+      {step && dead && <CautionPlate {...cautionOf(dead)} />}
       <Meanwhile job={job} />
       <Box
         sx={{
