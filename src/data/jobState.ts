@@ -1,4 +1,6 @@
+import type { AnswerWay, EstimateRow, Says } from './agree';
 import { prepared, type Db } from './database';
+import type { DocumentKind } from './documents';
 import type { AddedStation, MachineRow, ModelRow } from './machines';
 import type { JobRow, ProofRow, WaitRow } from './jobs';
 
@@ -10,7 +12,16 @@ export interface JobState {
   job: Omit<JobRow, 'taken_in_at' | 'closed_at' | 'next_action'> & { taken_in_at: Instant; closed_at: Instant | null };
   machine: Omit<MachineRow, 'search' | 'search_vector'>;
   model: ModelRow & { added_stations: AddedStation[] };
-  customer: { id: number; name: string; kind: string; phone: string; standing: string };
+  customer: {
+    id: number;
+    name: string;
+    kind: string;
+    phone: string;
+    email: string;
+    address: string;
+    standing: string;
+    taxExempt: boolean;
+  };
   shop: {
     zone: string;
     currency: string;
@@ -19,7 +30,49 @@ export interface JobState {
     labourMinor: number | null;
     /** Group → the middle price of the parts for this kind, in minor units. */
     partPrices: Record<string, number>;
+    locale: string;
+    /** What is charged, taxes, schools: as the shop set them. */
+    charges: object;
+    taxes: object;
+    schools: object;
+    /** Nothing is opened further before the owner answered. */
+    agreeFirst: boolean;
   };
+  /** The newest estimate; null when there is none. */
+  estimate: EstimateRow | null;
+  /** In the order in which they came. */
+  answers: {
+    id: number;
+    estimate_id: number | null;
+    says: Says;
+    offer: string | null;
+    way: AnswerWay;
+    who: string;
+    words: string;
+    declined: object[];
+    known: string[];
+    signed: string;
+    limit_minor: number | null;
+    ask_on: string | null;
+    at: Instant;
+    person: string | null;
+  }[];
+  /** What the owner did not want at earlier visits, newest first. */
+  declinedBefore: { job: number; at: Instant; line: object }[];
+  documents: {
+    id: number;
+    kind: DocumentKind;
+    year: number;
+    number: number;
+    total_minor: number;
+    corrects: number | null;
+    at: Instant;
+  }[];
+  payments: { id: number; how: 'cash' | 'card' | 'transfer'; amount_minor: number; document_id: number | null; at: Instant }[];
+  links: { id: number; expires_at: Instant; seen_at: Instant | null; at: Instant }[];
+  messages: { id: number; subject: string; state: 'waiting' | 'sent' | 'failed'; last_error: string; at: Instant }[];
+  /** Protections of this machine that were bridged. */
+  bridges: { fault: string; who: string; words: string; rule: string; at: Instant; job: number }[];
   complaints: string[];
   signs: string[];
   marks: { station: string; text: string }[];
@@ -94,9 +147,12 @@ const STATE = `select
   to_jsonb(machine) - '{search,search_vector}'::text[] as machine,
   to_jsonb(model) as model,
   json_build_object('id', customer.id, 'name', customer.name, 'kind', customer.kind, 'phone', customer.phone,
+    'email', customer.email, 'address', customer.address, 'taxExempt', customer.tax_exempt,
     'standing', customer.standing) as customer,
   json_build_object('zone', coalesce(shop.zone, 'UTC'), 'currency', coalesce(shop.currency, 'USD'),
     'comebackMinutes', coalesce(shop.comeback_minutes, 90), 'labourMinor', shop.labour_minor,
+    'locale', coalesce(shop.locale, 'en'), 'charges', coalesce(shop.charges, '{}'), 'taxes', coalesce(shop.taxes, '{}'),
+    'schools', coalesce(shop.schools, '{}'), 'agreeFirst', coalesce(shop.agree_first, true),
     'partPrices', (select coalesce(json_object_agg(part_group, middle), '{}') from (
       select part_group, percentile_disc(0.5) within group (order by price_minor) as middle
       from part where shop.labour_minor is not null
@@ -157,6 +213,33 @@ const STATE = `select
     'fitted_part where machine_id = job.machine_id and taken_back_at is null group by station',
     'station',
   )} as "partAges",
+  (select to_json(e) from (select x.id, x.number, x.lines, x.offers, x.terms, x.at, p.name as person
+    from estimate x left join person p on p.id = x.person_id where x.job_id = job.id order by number desc limit 1) e)
+    as estimate,
+  ${list(
+    `a.id, a.estimate_id, a.says, a.offer, a.way, a.who, a.words, a.declined, a.known, a.signed, a.limit_minor, a.ask_on,
+     a.at, p.name as person`,
+    'answer a left join person p on p.id = a.person_id where a.job_id = job.id',
+    'id',
+  )} as answers,
+  ${list(
+    `j.id as job, a.at, d as line`,
+    `answer a join job j on j.id = a.job_id cross join jsonb_array_elements(a.declined) d
+     where j.machine_id = job.machine_id and j.id <> job.id
+       and not exists (select from repair_done r join job x on x.id = r.job_id
+         where x.machine_id = job.machine_id and r.fault = d ->> 'fault' and r.at > a.at)
+       and a.id = (select max(id) from answer l where l.job_id = j.id and l.says <> 'limit')`,
+    'at desc',
+  )} as "declinedBefore",
+  ${list('id, kind, year, number, total_minor, corrects, at', 'document where job_id = job.id', 'id')} as documents,
+  ${list('id, how, amount_minor, document_id, at', 'payment where job_id = job.id', 'id')} as payments,
+  ${list(
+    'id, expires_at, seen_at, at',
+    'customer_link where job_id = job.id and revoked_at is null and expires_at > now()',
+    'id',
+  )} as links,
+  ${list('id, subject, state, last_error, at', 'message where job_id = job.id', 'id')} as messages,
+  ${list('fault, who, words, rule, at, job_id as job', 'bridge where machine_id = job.machine_id', 'at')} as bridges,
   exists (select from practice where job_id = job.id) as practice
 from job
 join machine on machine.id = job.machine_id

@@ -37,6 +37,8 @@ export interface JobRow {
   /** What the owner said of what stays open. */
   owners_word: string;
   next_action: KeptNext | null;
+  /** Schools that this job follows otherwise than the shop. */
+  schools: object;
   version: number;
 }
 

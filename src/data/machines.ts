@@ -192,7 +192,7 @@ export async function updateMachine(
 
 /** Everything that happened to one machine becomes another's; its plans stay where they are later due. */
 export async function moveMachineRows(db: Db, from: number, to: number): Promise<void> {
-  for (const table of ['job', 'timeline', 'fitted_part', 'meter_reading', 'photograph'])
+  for (const table of ['job', 'timeline', 'fitted_part', 'meter_reading', 'photograph', 'bridge'])
     await db(table).where({ machine_id: from }).update({ machine_id: to });
   await db.raw(
     `insert into plan (machine_id, item, last_done_on, due_on) select ?, item, last_done_on, due_on from plan where machine_id = ?

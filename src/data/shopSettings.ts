@@ -14,6 +14,16 @@ export interface ShopRow {
   labour_minor: number | null;
   /** After how many quiet minutes a screen locks itself; null for never. */
   lock_minutes: number | null;
+  /** BCP 47: how amounts and dates are written. */
+  locale: string;
+  /** As the shop set them: what they mean is not known here. */
+  charges: object;
+  taxes: object;
+  schools: object;
+  letterhead: object;
+  mail: object;
+  /** Nothing is opened further before the owner answered. */
+  agree_first: boolean;
   version: number;
 }
 
@@ -28,6 +38,13 @@ const DEFAULTS: ShopRow = {
   comeback_minutes: 90,
   labour_minor: null,
   lock_minutes: null,
+  locale: 'en',
+  charges: {},
+  taxes: {},
+  schools: {},
+  letterhead: {},
+  mail: {},
+  agree_first: true,
   version: 1,
 };
 
@@ -42,6 +59,13 @@ const COLUMNS = [
   'comeback_minutes',
   'labour_minor',
   'lock_minutes',
+  'locale',
+  'charges',
+  'taxes',
+  'schools',
+  'letterhead',
+  'mail',
+  'agree_first',
   'version',
 ] as const;
 

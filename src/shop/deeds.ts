@@ -1,3 +1,7 @@
+import { bridge } from './agree/bridge';
+import { chooseSchools } from './agree/chooseSchools';
+import { makeEstimate } from './agree/makeEstimate';
+import { recordAnswer } from './agree/recordAnswer';
 import { amendJob } from './amendJob/amendJob';
 import { amendMachine, changeOwner, mergeMachines } from './amendMachine/amendMachine';
 import { mayReadAudit } from './access/mayReadAudit';
@@ -45,6 +49,7 @@ import { strikeComplaint } from './strikeComplaint/strikeComplaint';
 import { stripStep } from './stripStep/stripStep';
 import { takeBackPart } from './takeBackPart/takeBackPart';
 import { takeIn } from './takeIn/takeIn';
+import { amendSchools, amendTerms } from './terms/terms';
 import { tickRebuild } from './tickRebuild/tickRebuild';
 import { writeNote } from './writeNote/writeNote';
 
@@ -57,6 +62,10 @@ export const jobDeeds: readonly AnyDeedOn<number>[] = [
   revokeFinding,
   clearCaution,
   moveStage,
+  makeEstimate,
+  recordAnswer,
+  chooseSchools,
+  bridge,
   stripStep,
   noteLoss,
   settleLoss,
@@ -97,6 +106,8 @@ export const shopDeeds = {
   models: addModel,
   people: addPerson,
   shop: amendShop,
+  'shop/terms': amendTerms,
+  'shop/schools': amendSchools,
   learning: lendIn,
   'gauges/usual': keepUsual,
   'me/passphrase': changeOwnPassphrase,

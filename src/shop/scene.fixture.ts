@@ -5,6 +5,8 @@ import { insertShop } from '@/data/shopSettings';
 import { insertPartSizes } from '@/data/gauges';
 import { shippedParts } from '@/knowledge/parts';
 import type { Person } from './access/person';
+import type { RecordAnswerDto } from './agree/dto';
+import { recordAnswer } from './agree/recordAnswer';
 import { hashPassphrase } from './access/passphrases';
 import { markRepaired } from './markRepaired/markRepaired';
 import { moveStage } from './moveStage/moveStage';
@@ -104,6 +106,12 @@ export async function openJob(
 /** Key and version for a deed on the job as it stands now. */
 export async function base(job: number): Promise<{ key: string; version: number }> {
   return { key: randomUUID(), version: (await readJob(job)).version };
+}
+
+/** The owner says yes at the counter. */
+export async function agreeTo(person: Person, job: number, more: Partial<RecordAnswerDto> = {}): Promise<void> {
+  const yes = { says: 'yes', way: 'counter', who: 'The owner', words: 'Go ahead.' } as const;
+  await recordAnswer(person, job, { ...(await base(job)), ...yes, ...more });
 }
 
 /** What a test says with a proof that is signed. */

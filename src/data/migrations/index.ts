@@ -13,6 +13,7 @@ import { up as stepsLeft } from './011_steps';
 import { up as doors } from './012_doors';
 import { up as keys } from './013_keys';
 import { up as strip } from './014_strip';
+import { up as agree } from './015_agree';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -30,6 +31,7 @@ export const steps: Record<string, string> = {
   '012_doors': doors,
   '013_keys': keys,
   '014_strip': strip,
+  '015_agree': agree,
 };
 
 /** Migrations as a static map: no files are read when they run. */

@@ -16,7 +16,9 @@ test('the table, as the shop agreed on it', () => {
     [
       'add-person',
       'amend-person',
+      'amend-schools',
       'amend-shop',
+      'amend-terms',
       'end-session',
       'export-all',
       'import-customers',
@@ -34,6 +36,8 @@ test('the table, as the shop agreed on it', () => {
   );
   expect(only('owner', 'technician').sort()).toEqual(
     [
+      'bridge',
+      'choose-schools',
       'clear-caution',
       'end-practice',
       'fit-other',

@@ -3,6 +3,7 @@ import type { Change } from '@/core/strip/changed';
 import type { StripStep } from '@/core/strip/procedure';
 import type { Cup, Loss } from '@/core/strip/tray';
 import type { BackLine } from '@/core/strip/wayBack';
+import type { AgreeView } from '../agree/dto';
 import type { OddsView } from '../finding/dto';
 import type { KeptGauge } from '../gauges/dto';
 import type { PhotographView } from '../pictures/dto';
@@ -62,7 +63,7 @@ export interface JobFacts extends BenchState {
     note: string;
     addedStations: { line: string; after: string; id: string; label: string }[];
   };
-  customer: { id: number; name: string; kind: string; phone: string; standing: string };
+  customer: { id: number; name: string; kind: string; phone: string; email: string; standing: string };
   /** Those that stand; what was struck at the bench is not among them. */
   complaints: string[];
   arrivalSigns: string[];
@@ -119,6 +120,8 @@ export interface JobFacts extends BenchState {
     ending: Ending | null;
     foundWords: string;
   }[];
+  /** How it stands with the owner: what was offered, answered, put on paper and paid. */
+  agree: AgreeView;
   currency: string;
   zone: string;
 }

@@ -4,6 +4,7 @@ import { partsFor } from '@/data/jobs';
 import { jobState, type JobState } from '@/data/jobState';
 import { jobsOf } from '@/data/machines';
 import { kindById, knowledge } from '@/knowledge';
+import { agreeOf } from '../agree/agreeOf';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import { beforeNow } from '../finding/beforeNow';
@@ -97,7 +98,14 @@ export function factsOf(state: JobState): WrittenFacts {
       note: machine.note,
       addedStations: model.added_stations,
     },
-    customer,
+    customer: {
+      id: customer.id,
+      name: customer.name,
+      kind: customer.kind,
+      phone: customer.phone,
+      email: customer.email,
+      standing: customer.standing,
+    },
     complaints: state.complaints,
     arrivalSigns: state.signs,
     standing: standingOn(machine.made_year),
@@ -141,6 +149,7 @@ export function factsOf(state: JobState): WrittenFacts {
     partAgeDays: Object.fromEntries(
       state.partAges.map((a) => [a.station, Math.floor((now - Date.parse(a.at)) / DAY_MS)]),
     ),
+    agree: agreeOf(state, bench.proved, repaired),
     currency: shop.currency,
     zone: shop.zone,
   };

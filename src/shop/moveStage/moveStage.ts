@@ -5,7 +5,14 @@ import type { WrittenFacts } from '../jobView/jobFacts';
 import { refuseIf, type FieldProblem } from '../problem';
 import { MoveStageDto } from './dto';
 
-const LABELS = { find: 'Find', strip: 'Strip', fit: 'Fit', prove: 'Prove', 'hand-back': 'Hand back' } as const;
+const LABELS = {
+  find: 'Find',
+  agree: 'Agree',
+  strip: 'Strip',
+  fit: 'Fit',
+  prove: 'Prove',
+  'hand-back': 'Hand back',
+} as const;
 
 /** Moves a job along, or back. Refused with what is still open, named one by one. */
 export const moveStage = jobDeed({

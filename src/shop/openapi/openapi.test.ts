@@ -23,10 +23,10 @@ function routes(): string[] {
     .filter((f) => f.endsWith('route.ts'))
     .flatMap((file) => {
       const path = `/${file.split(sep).slice(0, -1).join('/')}`.replace(/\[(\w+)\]/g, '{$1}');
-      if (path === '/me/{deed}')
+      if (path === '/me/{deed}' || path === '/shop/{deed}')
         return Object.keys(shopDeeds)
-          .filter((d) => d.startsWith('me/'))
-          .map((d) => `/${d}`);
+          .map((d) => `/${d}`)
+          .filter((d) => d.startsWith(path.replace('{deed}', '')));
       if (path === '/gauges/{name}') return [];
       if (path === '/export/{what}')
         return ['customers.csv', 'machines.csv', 'customers.vcf', 'finder-learning.json'].map((f) => `/export/${f}`);

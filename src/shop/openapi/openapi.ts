@@ -217,6 +217,11 @@ export function openapi() {
       },
       ...deedPaths('/people/{id}', jobId, personDeeds),
       '/shop': { ...get('What holds for the whole shop'), ...post(inWords(amendShop.spec), amendShop.spec.dto) },
+      '/shop/terms': {
+        ...get('What is charged, taxed and printed at the head'),
+        ...post(inWords(shopDeeds['shop/terms'].spec), shopDeeds['shop/terms'].spec.dto),
+      },
+      '/shop/schools': post(inWords(shopDeeds['shop/schools'].spec), shopDeeds['shop/schools'].spec.dto),
       '/audit': get('Every change with before and after; for the owner', [
         inQuery('machine', 'integer'),
         inQuery('job', 'integer'),
@@ -252,6 +257,10 @@ export function openapi() {
       '/jobs/{id}': get('One job with its odds', [jobId]),
       '/jobs/{id}/facts': get('One job as it is written down, without odds', [jobId]),
       '/jobs/{id}/odds': get('The odds of one job as they stand', [jobId]),
+      '/jobs/{id}/agree': get('What would be offered, from what was found; budget: the most that extras may cost', [
+        jobId,
+        inQuery('budget', 'integer'),
+      ]),
       ...deedPaths('/jobs/{id}', jobId, jobDeeds),
       '/drafts/{form}': {
         parameters: [{ name: 'form', in: 'path', required: true, schema: { type: 'string' } }],

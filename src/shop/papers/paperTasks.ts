@@ -2,6 +2,7 @@ import type { MessagePort } from 'node:worker_threads';
 import { gaugeById, reckon } from '@/core/gauges/catalogue';
 import { ProblemError, type FieldProblem } from '../problem';
 import { bookPaper, type BookOrder } from './bookPaper';
+import { bundleWithin } from './bundleWithin';
 import { inPackets } from './packets';
 import { readCards } from './readCards';
 import { readCsv } from './readCsv';
@@ -18,6 +19,7 @@ export const paperTasks = {
   /** Rows in packets. */
   readCsv: async (given: Parameters<typeof readCsv>[0]) => inPackets(readCsv(given)),
   readCards: async (given: Parameters<typeof readCards>[0]) => inPackets(readCards(given)),
+  bundleWithin,
   reckonGauge: async (given: { id: string; raw: Parameters<typeof reckon>[1]; room: Parameters<typeof reckon>[2] }) =>
     reckon(gaugeById(given.id)!, given.raw, given.room) as Reckoned,
 };

@@ -2,6 +2,7 @@ import { closingOf, trialOf } from '@/core/strip/wayBack';
 import { takeBackTicks } from '@/data/jobs';
 import { putStripStep, takeBackStripStep } from '@/data/strip';
 import { bench } from '../access/roles';
+import type { Standing } from '../agree/dto';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { procedureOf } from '../jobView/procedureOf';
 import { refuseIf } from '../problem';
@@ -35,6 +36,12 @@ export const stripStep = jobDeed({
       return;
     }
     if (dto.state === 'done') {
+      // To find out, it is opened as far as it takes; to mend, when the owner agreed.
+      refuseIf(
+        facts.stage === 'find' || facts.agree.mayOpen
+          ? []
+          : [{ field: 'step', message: notAgreed(facts.agree.standing) }],
+      );
       const first = step.needs.filter((id) => !behind.has(id) && !stoodInFor(id));
       refuseIf(
         first.map((id) => ({ field: 'step', message: `First: ${procedure.steps.find((s) => s.id === id)!.label}.` })),
@@ -50,3 +57,11 @@ export const stripStep = jobDeed({
     }
   },
 });
+
+/** Why nothing is opened further yet. */
+function notAgreed(standing: Standing): string {
+  if (standing === 'as-is' || standing === 'scrap')
+    return 'The owner does not want it repaired: it is opened no further.';
+  if (standing === 'found-since') return 'Something was found since the owner agreed: say it, and ask again first.';
+  return 'The owner has not agreed yet: it is opened no further than Find did.';
+}

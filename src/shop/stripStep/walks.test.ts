@@ -8,7 +8,7 @@ import { addModel } from '../models/models';
 import { moveStage } from '../moveStage/moveStage';
 import { readJob } from '../odds/readJob';
 import { recordFindings } from '../recordFindings/recordFindings';
-import { base, openJob, proveAll, testShop } from '../scene.fixture';
+import { agreeTo, base, openJob, proveAll, testShop } from '../scene.fixture';
 import { tickRebuild } from '../tickRebuild/tickRebuild';
 import { stripStep } from './stripStep';
 
@@ -197,6 +197,7 @@ test.each(walks.map((w) => [w.walk, w] as const))(
       await recordFindings(person, job, { ...(await base(job)), findings: [proofOf(kind, fault)] });
     const found = await readJob(job);
     expect(found.proved).toEqual(expect.arrayContaining(faults));
+    await agreeTo(person, job);
     await moveStage(person, job, { ...(await base(job)), to: 'strip' });
     for (let n = 0; n < 60; n++) {
       const [step] = (await readJob(job)).strip.ahead;

@@ -13,7 +13,7 @@ import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
-import { offeredParts } from './offeredParts';
+import { offeredParts } from '@/knowledge/offeredParts';
 import { OtherPart } from './OtherPart';
 import { Repairs } from './Repairs';
 import { MachineDrawing } from '../drawing/MachineDrawing';

@@ -1,18 +1,24 @@
-import { knowledge } from '@/knowledge';
-import type { JobFacts } from '@/shop/jobView/dto';
+import { knowledge } from '.';
 
-type Part = JobFacts['parts'][number];
+/** A part of the shop’s list, where it sits. */
+interface Part {
+  code: string;
+  group: string;
+  station: string;
+  /** The model's list names this size. */
+  own: boolean;
+}
 
 /**
  * The parts that some repairs take on this kind: of a group that the repair names, at the station where the fault is; of a
  * group that has nothing there, from the same line. The model's own come first, what is fitted is left out.
  */
-export function offeredParts(
-  parts: readonly Part[],
+export function offeredParts<P extends Part>(
+  parts: readonly P[],
   kindId: string,
   faults: readonly string[],
   fitted: readonly { code: string | null; station: string }[] = [],
-): Part[] {
+): P[] {
   const kind = knowledge.kinds.find((k) => k.id === kindId)!;
   const lineOf = (station: string) => kind.lines.find((l) => l.stations.some((s) => s.id === station))?.line;
   const offered = faults.flatMap((id) => {

@@ -1,7 +1,7 @@
 import { knowledge } from '@/knowledge';
 import { shippedParts } from '@/knowledge/parts';
-import { isOwnPart } from '@/shop/jobView/ownPart';
-import { offeredParts } from './offeredParts';
+import { isOwnPart } from './ownPart';
+import { offeredParts } from '@/knowledge/offeredParts';
 
 const partsOf = (kind: string, own: string[] = []) =>
   shippedParts.flatMap((p) =>

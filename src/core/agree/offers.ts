@@ -1,0 +1,136 @@
+import { billOf, type Bill, type LineSort, type TaxRules } from '../money/bill';
+import { chargedMinutes, labourMinor, type LabourTerms } from '../money/labour';
+import { splitBy } from '../money/splitBy';
+
+/** What is done about a line: it must be; it pays now; it can wait; it is not worth it. */
+export const LINE_GROUPS = ['must', 'now', 'wait', 'not'] as const;
+export type LineGroup = (typeof LINE_GROUPS)[number];
+
+/** How far an offer goes. */
+export const OFFERS = [
+  { id: 'minimum', groups: ['must'] },
+  { id: 'recommended', groups: ['must', 'now'] },
+  { id: 'all', groups: ['must', 'now', 'wait'] },
+] as const satisfies { id: string; groups: readonly LineGroup[] }[];
+export type OfferId = (typeof OFFERS)[number]['id'];
+
+/** One line of an offer, as it was decided. */
+export interface OfferLine {
+  /** Within its offer. */
+  id: string;
+  group: LineGroup;
+  sort: LineSort;
+  label: string;
+  /** Work at the shop’s rate; null for what has a price of its own. */
+  minutes: number | null;
+  /** 1000 is one. */
+  thousandths: number;
+  eachMinor: number;
+  off100k: number;
+  /** What it mends; null for what belongs to no fault. */
+  fault: string | null;
+  /** Of the parts list. */
+  code: string | null;
+  /** Why it stands in its group, in words. */
+  reason: string;
+  /** Until when it can wait, as a date or in words; empty elsewhere. */
+  until: string;
+  /** Left undone it can hurt somebody. */
+  safety: boolean;
+}
+
+/** What holds for the whole offer. */
+export interface OfferTerms {
+  rules: TaxRules;
+  labour: LabourTerms;
+  /** Less than this is not charged; nought for no least. */
+  leastMinor: number;
+  exempt: boolean;
+  off100k: number;
+  offMinor: number;
+}
+
+export interface PricedLine extends Pick<OfferLine, 'label' | 'sort' | 'thousandths' | 'minutes' | 'fault' | 'code'> {
+  /** The line that it comes from; null for what makes up the least that is charged. */
+  line: string | null;
+  eachMinor: number;
+  off100k: number;
+}
+
+export interface Offer {
+  id: OfferId;
+  lines: PricedLine[];
+  /** As they are worked, and as they are charged. */
+  minutes: number;
+  chargedMinutes: number;
+  bill: Bill;
+  /** Lines that can hurt somebody and are not in it. */
+  unsafe: string[];
+}
+
+/** What stands for the difference to the least that is charged. */
+export const LEAST_LABEL = 'To the least that is charged';
+
+/**
+ * The offers of some lines, each with all that the smaller one has. All minutes of an offer are charged as one sum, begun
+ * steps in full, and handed out to its lines: two repairs behind one cover are not paid in two begun quarters of an hour.
+ * An offer that says the same as the smaller one is left out.
+ * @throws RangeError when the discount is more than an offer comes to
+ */
+export function offersOf(lines: readonly OfferLine[], terms: OfferTerms): Offer[] {
+  const offers: Offer[] = [];
+  for (const { id, groups } of OFFERS) {
+    const own = lines.filter((l) => (groups as readonly LineGroup[]).includes(l.group));
+    const before = offers.at(-1);
+    if (own.length === 0 || before?.lines.filter((l) => l.line !== null).length === own.length) continue;
+    const offer = offerOf(own, terms);
+    const unsafe = lines.filter((l) => l.safety && !own.includes(l)).map((l) => l.id);
+    offers.push({ id, ...offer, unsafe });
+  }
+  return offers;
+}
+
+function offerOf(lines: readonly OfferLine[], terms: OfferTerms): Omit<Offer, 'id' | 'unsafe'> {
+  const minutes = lines.reduce((sum, l) => sum + (l.minutes ?? 0), 0);
+  const worked = lines.filter((l) => l.minutes !== null);
+  const shares = splitBy(
+    labourMinor(minutes, terms.labour),
+    worked.map((l) => Math.round(l.minutes! * 10)),
+  );
+  const priced = lines.map((l): PricedLine => ({
+    line: l.id,
+    label: l.label,
+    sort: l.sort,
+    minutes: l.minutes,
+    fault: l.fault,
+    code: l.code,
+    off100k: l.off100k,
+    ...(l.minutes === null
+      ? { thousandths: l.thousandths, eachMinor: l.eachMinor }
+      : { thousandths: 1000, eachMinor: shares[worked.indexOf(l)]! }),
+  }));
+  const whole = billOf(priced, { ...terms.rules, taxes: [] }).grossMinor;
+  if (whole < terms.leastMinor)
+    priced.push({
+      line: null,
+      label: LEAST_LABEL,
+      sort: 'fee',
+      minutes: null,
+      fault: null,
+      code: null,
+      thousandths: 1000,
+      eachMinor: terms.leastMinor - whole,
+      off100k: 0,
+    });
+  return {
+    lines: priced,
+    minutes: Math.round(minutes * 10) / 10,
+    chargedMinutes: chargedMinutes(minutes, terms.labour.stepMinutes),
+    bill: billOf(priced, terms.rules, terms),
+  };
+}
+
+/** Whether a limit that was agreed beforehand covers an offer. */
+export function isWithin(limitMinor: number | null, grossMinor: number): boolean {
+  return limitMinor !== null && grossMinor <= limitMinor;
+}

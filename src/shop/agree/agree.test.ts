@@ -1,0 +1,333 @@
+import { addDays } from '@/core/service/planDue';
+import { fitPart } from '../fitPart/fitPart';
+import { handBack } from '../handBack/handBack';
+import { moveStage } from '../moveStage/moveStage';
+import { readJob } from '../odds/readJob';
+import { recordFindings } from '../recordFindings/recordFindings';
+import { agreeTo, base, newJobDto, openJob, refusal, testShop, toHandBack } from '../scene.fixture';
+import { takeIn } from '../takeIn/takeIn';
+import { stripStep } from '../stripStep/stripStep';
+import { bridge } from './bridge';
+import { chooseSchools } from './chooseSchools';
+import type { MakeEstimateDto, ProposalView } from './dto';
+import { makeEstimate } from './makeEstimate';
+import { readProposal } from './readProposal';
+import { recordAnswer } from './recordAnswer';
+
+const shop = testShop();
+const K1 = 'upright-shaft-belt';
+const K2 = 'upright-brush-motor';
+const today = new Date().toISOString().slice(0, 10);
+
+beforeAll(async () => {
+  await shop.db('shop').update({ labour_minor: 6000 });
+});
+
+/** A job with causes proved by looks. */
+async function found(kind: string, findings: { check: string; outcome: string }[], complaints = ['roll-not-turning']) {
+  const job = await openJob(shop.person, shop.models[kind]!, complaints);
+  await recordFindings(shop.person, job, { ...(await base(job)), findings });
+  return job;
+}
+const beltGone = () => found(K1, [{ check: 'sole-plate-look', outcome: 'belt-missing' }]);
+const priced = (p: ProposalView): MakeEstimateDto['lines'] =>
+  p.lines.map((l) => ({ ...l, eachMinor: l.eachMinor ?? 100 }));
+const estimateOf = async (job: number, more: Partial<MakeEstimateDto> = {}): Promise<MakeEstimateDto> => ({
+  ...(await base(job)),
+  lines: priced(await readProposal(job)),
+  off100k: 0,
+  offMinor: 0,
+  depositMinor: 0,
+  readyOn: '2199-01-01',
+  warrantyDays: 90,
+  words: '',
+  replacement: { newMinor: null, usedMinor: null, doubtFault: null, doubtMonths: null },
+  ...more,
+});
+const offer = async (job: number, more: Partial<MakeEstimateDto> = {}) =>
+  makeEstimate(shop.person, job, await estimateOf(job, more));
+const agree = async (job: number) => (await readJob(job)).agree;
+
+describe('what is proposed', () => {
+  test('the repair, its part, the way in and back once, and the proof: all must', async () => {
+    const { lines } = await readProposal(await beltGone());
+    const must = lines.filter((l) => l.group === 'must');
+    expect(must.map((l) => l.id)).toEqual(['do-belt-broken', 'part-belt-broken-belt', 'way-must', 'proof']);
+    expect(must.find((l) => l.sort === 'part')).toMatchObject({ thousandths: 1000, fault: 'belt-broken' });
+    // Four belts fit by their place and none is named by the model: nobody knows which before it is measured.
+    expect(must.find((l) => l.sort === 'part')!.reason).toMatch(/measured first/);
+  });
+
+  test('two repairs behind one cover open it once', async () => {
+    const one = await readProposal(await beltGone());
+    const both = await readProposal(
+      await found(K1, [
+        { check: 'sole-plate-look', outcome: 'belt-missing' },
+        { check: 'sole-plate-look', outcome: 'hair-much' },
+      ]),
+    );
+    expect(both.lines.map((l) => l.fault)).toContain('roll-bound-by-hair');
+    const way = (p: ProposalView) => p.lines.find((l) => l.id === 'way-must')!.minutes;
+    expect(way(both)).toBe(way(one));
+  });
+
+  test('what pays while it is open saves more than it costs, and what does not can wait or is not named', async () => {
+    const job = await beltGone();
+    await shop
+      .db('machine')
+      .where({ id: (await readJob(job)).machine.id })
+      .update({ made_year: 2019 });
+    const { extras, lines, bundleWorthMinor } = await readProposal(job);
+    expect(extras.length).toBeGreaterThan(5);
+    for (const e of extras) {
+      expect(e.chance).toBeGreaterThanOrEqual(0);
+      expect(e.chance).toBeLessThanOrEqual(1);
+      // Later it costs its whole way in, now at most the rest of it.
+      expect(e.nowMinor).toBeLessThanOrEqual(e.thenMinor);
+    }
+    const named = new Set(lines.map((l) => l.fault));
+    // Another state of the belt that is replaced is no extra.
+    expect(named.has('belt-slipping')).toBe(false);
+    const paying = extras.filter((e) => e.pays);
+    expect(paying.reduce((sum, e) => sum + e.worthMinor, 0)).toBeGreaterThanOrEqual(bundleWorthMinor);
+    for (const line of lines.filter((l) => l.group === 'wait')) expect(line.until).toMatch(/^\d{4}-\d{2}$/);
+  });
+
+  test('a budget of nothing buys nothing, a large one what pays without any', async () => {
+    const job = await beltGone();
+    const ids = (p: ProposalView) => p.lines.filter((l) => l.group === 'now').map((l) => l.id);
+    const free = await readProposal(job);
+    expect(ids(await readProposal(job, 0))).toEqual([]);
+    expect(ids(await readProposal(job, 1_000_000))).toEqual(ids(free));
+  });
+
+  test('the other school offers no more than what is worn', async () => {
+    const job = await beltGone();
+    await chooseSchools(shop.person, job, { ...(await base(job)), schools: [{ id: 'while-open', side: 'b' }] });
+    expect((await readProposal(job)).lines.filter((l) => l.group === 'now')).toEqual([]);
+    const wrong = chooseSchools(shop.person, job, { ...(await base(job)), schools: [{ id: 'moon', side: 'a' }] });
+    expect((await refusal(wrong)).fields).toEqual([{ field: 'schools[0].id', message: 'There is no such question.' }]);
+  });
+
+  test('the owner’s own idea is answered', async () => {
+    const job = await openJob(shop.person, shop.models[K1]!, ['roll-not-turning'], {
+      customerDiagnosis: 'suction-motor-worn',
+    });
+    await recordFindings(shop.person, job, {
+      ...(await base(job)),
+      findings: [{ check: 'sole-plate-look', outcome: 'belt-missing' }],
+    });
+    expect((await readProposal(job)).ownersIdea).toMatchObject({ right: false, found: ['Belt broken'] });
+  });
+});
+
+describe('an estimate', () => {
+  test('is priced here, stands as it was given, and waits for its answer', async () => {
+    const job = await beltGone();
+    await offer(job);
+    const { agree: a, waits, stage } = await readJob(job);
+    expect([a.standing, stage, a.mayOpen]).toEqual(['offered', 'agree', false]);
+    expect(waits).toMatchObject([{ kind: 'answer', endedAt: null }]);
+    const [minimum] = a.estimate!.offers;
+    expect(minimum!.id).toBe('minimum');
+    expect(minimum!.bill.grossMinor).toBe(minimum!.bill.lines.reduce((sum, l) => sum + l.grossMinor, 0));
+    await offer(job, { offMinor: 100 });
+    expect((await agree(job)).estimate!.number).toBe(2);
+    expect(await shop.db('estimate').where({ job_id: job })).toHaveLength(2);
+  });
+
+  test('labour without a rate, a day that is past, too much off, nothing in it: each refused at its field', async () => {
+    const job = await beltGone();
+    const fields = async (more: Partial<MakeEstimateDto>) =>
+      (await refusal(offer(job, more))).fields.map((f) => f.field);
+    expect(await fields({ readyOn: addDays(today, -1) })).toEqual(['readyOn']);
+    expect(await fields({ offMinor: 99_000_000 })).toEqual(['offMinor']);
+    expect(await fields({ depositMinor: 99_000_000 })).toEqual(['depositMinor']);
+    const { lines } = await estimateOf(job);
+    expect(await fields({ lines: lines.map((l) => ({ ...l, group: 'not', reason: 'Too dear.' })) })).toEqual(['lines']);
+    expect(await fields({ lines: [{ ...lines[0]!, group: 'not', reason: ' ' }, lines[1]!] })).toEqual([
+      'lines[0].reason',
+    ]);
+    expect(await fields({ lines: [lines[1]!, { ...lines[1]!, fault: 'pump-failed' }] })).toEqual([
+      'lines[1].id',
+      'lines[1].fault',
+    ]);
+    await shop.db('shop').update({ labour_minor: null });
+    expect(await fields({ lines: [lines[0]!] })).toEqual(['lines[0].minutes']);
+    await shop.db('shop').update({ labour_minor: 6000 });
+  });
+});
+
+describe('the answer', () => {
+  const strip = async (job: number) => {
+    const [step] = (await readJob(job)).strip.ahead;
+    return stripStep(shop.person, job, { ...(await base(job)), step: step!.id, state: 'done' });
+  };
+
+  test('nothing is opened further than Find did before it, and everything after a yes', async () => {
+    const job = await beltGone();
+    await offer(job);
+    expect((await refusal(strip(job))).fields[0]!.message).toMatch(/has not agreed yet/);
+    await agreeTo(shop.person, job, { offer: 'minimum' });
+    const { agree: a, waits, place } = await readJob(job);
+    expect([a.standing, a.offer, a.mayOpen, place]).toEqual(['agreed', 'minimum', true, 'bench']);
+    expect(waits.every((w) => w.endedAt !== null)).toBe(true);
+    await strip(job);
+  });
+
+  test('a yes to offers says to which; to prices that ran out, none', async () => {
+    const job = await beltGone();
+    await offer(job);
+    expect((await refusal(agreeTo(shop.person, job))).fields[0]!.field).toBe('offer');
+    await shop
+      .db('estimate')
+      .where({ job_id: job })
+      .update({ terms: shop.db.raw(`terms || '{"validUntil": "2020-01-01"}'`) });
+    expect((await refusal(agreeTo(shop.person, job, { offer: 'minimum' }))).fields[0]!.message).toMatch(/held until/);
+  });
+
+  test('a limit agreed beforehand lets the job run on below it, and no further', async () => {
+    const job = await beltGone();
+    const limit = async (limitMinor: number) =>
+      recordAnswer(shop.person, job, {
+        ...(await base(job)),
+        says: 'limit',
+        way: 'counter',
+        who: 'The owner',
+        words: '',
+        limitMinor,
+      });
+    await limit(500);
+    expect((await agree(job)).standing).toBe('open');
+    await offer(job);
+    expect((await agree(job)).standing).toBe('offered');
+    const gross = (await agree(job)).estimate!.offers[0]!.bill.grossMinor;
+    await limit(gross);
+    expect(await agree(job)).toMatchObject({ standing: 'within-limit', offer: 'minimum', mayOpen: true });
+    await limit(gross - 1);
+    expect((await agree(job)).standing).toBe('offered');
+  });
+
+  test('what is found after the yes asks again', async () => {
+    const job = await beltGone();
+    await agreeTo(shop.person, job);
+    await recordFindings(shop.person, job, {
+      ...(await base(job)),
+      findings: [{ check: 'filter-look', outcome: 'filter-grey' }],
+    });
+    const a = await agree(job);
+    expect([a.standing, a.foundSince, a.mayOpen]).toEqual(['found-since', ['filter-dirty'], false]);
+    await moveStage(shop.person, job, { ...(await base(job)), to: 'strip' });
+    expect((await refusal(strip(job))).fields[0]!.message).toMatch(/found since the owner agreed/);
+  });
+
+  test('a new estimate asks anew, whatever was answered to the last', async () => {
+    const job = await beltGone();
+    await offer(job);
+    await agreeTo(shop.person, job, { offer: 'minimum' });
+    await offer(job);
+    expect((await agree(job)).standing).toBe('offered');
+  });
+
+  test('ask again waits until that day; a limit needs an amount, and a day lies ahead', async () => {
+    const job = await beltGone();
+    await agreeTo(shop.person, job, { says: 'ask-again', askOn: addDays(today, 3) });
+    const { agree: a, waits } = await readJob(job);
+    expect(a.standing).toBe('ask-again');
+    expect(waits.at(-1)).toMatchObject({ kind: 'answer', what: `ask again on ${addDays(today, 3)}`, endedAt: null });
+    expect(
+      (await refusal(agreeTo(shop.person, job, { says: 'ask-again', askOn: '2020-01-01' }))).fields[0]!.field,
+    ).toBe('askOn');
+    expect((await refusal(agreeTo(shop.person, job, { says: 'limit' }))).fields[0]!.field).toBe('limitMinor');
+    expect((await refusal(agreeTo(shop.person, job, { who: '  ' }))).fields[0]!.field).toBe('who');
+  });
+
+  test('something dangerous is left out only when a warning was signed', async () => {
+    const job = await beltGone();
+    const { lines } = await estimateOf(job);
+    const cord = {
+      ...lines[0]!,
+      id: 'cord',
+      fault: 'cord-damaged',
+      label: 'New cord',
+      group: 'wait' as const,
+      reason: 'Later.',
+    };
+    await offer(job, { lines: [...lines.filter((l) => l.fault !== 'cord-damaged'), cord] });
+    const refused = await refusal(agreeTo(shop.person, job, { offer: 'minimum' }));
+    expect(refused.fields[0]).toEqual({
+      field: 'signed',
+      message: 'Something that can hurt somebody is left out: who signed the warning.',
+    });
+    await agreeTo(shop.person, job, { offer: 'minimum', signed: 'J. Marsk' });
+    expect((await agree(job)).answers.at(-1)!.signed).toBe('J. Marsk');
+  });
+
+  test('what was not wanted comes up at the next visit, until it is mended', async () => {
+    const job = await beltGone();
+    const { lines } = await estimateOf(job);
+    const filter = {
+      ...lines[0]!,
+      id: 'filter',
+      fault: 'filter-clogged',
+      label: 'New filter',
+      group: 'wait' as const,
+      reason: 'Grey.',
+    };
+    await offer(job, { lines: [...lines.filter((l) => l.group === 'must'), filter] });
+    await agreeTo(shop.person, job, { offer: 'minimum' });
+    await fitPart(shop.person, job, { ...(await base(job)), code: 'FB-10-300', station: 'flat-belt', quantity: 1 });
+    await toHandBack(shop.person, job);
+    const { machine } = await readJob(job);
+    await handBack(shop.person, job, {
+      ...(await base(job)),
+      faults: ['belt-broken'],
+      foundWords: '',
+      ownersWord: 'Next time.',
+      advice: '',
+    });
+    const { newMachine: _machine, newCustomer: _customer, ...again } = newJobDto(0, ['weak-suction']);
+    const next = (await takeIn(shop.person, { ...again, machineId: machine.id })).job;
+    expect((await agree(next)).declinedBefore).toMatchObject([{ label: 'New filter', fault: 'filter-clogged', job }]);
+    expect((await readProposal(next)).lines.find((l) => l.fault === 'filter-clogged')!.reason).toMatch(
+      /^Not wanted on/,
+    );
+  });
+});
+
+describe('bridging a protection', () => {
+  const consent = {
+    fault: 'tilt-switch-failed',
+    who: 'Jory Marsk',
+    words: 'I know that it will not stop by itself.',
+    rule: 'House rules looked at: silent',
+    allowedHere: true,
+    labelPrinted: true,
+  };
+  const failed = async () => {
+    const job = await openJob(shop.person, shop.models[K2]!, ['roll-not-turning']);
+    await recordFindings(shop.person, job, {
+      ...(await base(job)),
+      findings: [{ check: 'tilt-switch-ohms', condition: 'leaned-back', value: 1e9, unit: 'Ω' }],
+    });
+    expect((await readJob(job)).proved).toContain('tilt-switch-failed');
+    return job;
+  };
+
+  test('only by the school that allows it, with every rule of it kept; it stays with the machine', async () => {
+    const job = await failed();
+    const go = async (more: object = {}) => bridge(shop.person, job, { ...(await base(job)), ...consent, ...more });
+    expect((await refusal(go())).fields[0]!.message).toMatch(/shop replaces/);
+    await chooseSchools(shop.person, job, { ...(await base(job)), schools: [{ id: 'interlock', side: 'b' }] });
+    expect((await refusal(go({ allowedHere: false, labelPrinted: false }))).fields.map((f) => f.field)).toEqual([
+      'allowedHere',
+      'labelPrinted',
+    ]);
+    expect((await refusal(go({ fault: 'belt-broken' }))).fields[0]!.field).toBe('fault');
+    await go();
+    expect((await agree(job)).bridges).toMatchObject([{ fault: 'tilt-switch-failed', who: 'Jory Marsk' }]);
+    expect((await refusal(go())).fields[0]!.message).toBe('It is bridged already.');
+    const told = await shop.db('timeline').where({ job_id: job, what: 'bridged' });
+    expect(told).toHaveLength(1);
+  });
+});

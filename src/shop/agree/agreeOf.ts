@@ -1,0 +1,131 @@
+import { isWithin, type Offer, type OfferId, type OfferLine } from '@/core/agree/offers';
+import type { JobState } from '@/data/jobState';
+import type { SchoolChoices } from '@/knowledge/schools';
+import { documentName } from './documentName';
+import type { AgreeView, AnswerView, EstimateTerms, EstimateView, Standing } from './dto';
+
+const instant = (text: string) => new Date(text).toISOString();
+
+/** How a job stands with its owner. @param proved faults found and not mended in this job */
+export function agreeOf(state: JobState, proved: readonly string[], repaired: readonly string[]): AgreeView {
+  const estimate = estimateOf(state);
+  const told = state.answers.filter((a) => a.says !== 'limit');
+  const last = told.at(-1);
+  const limitMinor = state.answers.filter((a) => a.says === 'limit').at(-1)?.limit_minor ?? null;
+  // An estimate that was made after the answer asks anew; a yes without any holds for what was known then.
+  const answered =
+    last && (!estimate || last.estimate_id === estimate.id || last.estimate_id === null) ? last : undefined;
+  const isNewer = last && estimate ? Date.parse(estimate.at) > Date.parse(last.at) : false;
+  const answer = isNewer ? undefined : answered;
+  const foundSince =
+    answer?.says === 'yes' ? proved.filter((f) => !repaired.includes(f) && !answer.known.includes(f)) : [];
+  const isCovered = estimate !== null && isWithin(limitMinor, grossOf(estimate, smallest(estimate)));
+  const standing = standingOf(answer?.says, foundSince.length > 0, estimate !== null, isCovered);
+  return {
+    standing,
+    mayOpen:
+      !state.shop.agreeFirst ||
+      state.practice ||
+      state.job.visit !== '' ||
+      standing === 'agreed' ||
+      standing === 'within-limit',
+    estimate,
+    offer:
+      (answer?.says === 'yes' ? (answer.offer as OfferId | null) : null) ??
+      (standing === 'within-limit' && estimate ? largestWithin(estimate, limitMinor!) : null),
+    limitMinor,
+    answers: state.answers.map(answerView),
+    foundSince,
+    declinedBefore: declinedBefore(state, repaired),
+    documents: state.documents.map((d) => ({
+      id: d.id,
+      kind: d.kind,
+      name: documentName(d),
+      at: instant(d.at),
+      totalMinor: d.total_minor,
+      corrects: d.corrects,
+    })),
+    payments: state.payments.map((p) => ({ id: p.id, how: p.how, amountMinor: p.amount_minor, at: instant(p.at) })),
+    paidMinor: state.payments.reduce((sum, p) => sum + p.amount_minor, 0),
+    links: state.links.map((l) => ({
+      id: l.id,
+      expiresAt: instant(l.expires_at),
+      seenAt: l.seen_at === null ? null : instant(l.seen_at),
+    })),
+    messages: state.messages.map((m) => ({
+      id: m.id,
+      subject: m.subject,
+      state: m.state,
+      lastError: m.last_error,
+      at: instant(m.at),
+    })),
+    bridges: state.bridges.map((b) => ({ ...b, at: instant(b.at) })),
+    schools: state.job.schools as SchoolChoices,
+    locale: state.shop.locale,
+  };
+}
+
+function standingOf(
+  says: AnswerView['says'] | undefined,
+  isFoundSince: boolean,
+  isOffered: boolean,
+  isCovered: boolean,
+): Standing {
+  if (says === 'as-is' || says === 'scrap' || says === 'ask-again') return says;
+  if (says === 'yes' && !isFoundSince) return 'agreed';
+  if (isCovered) return 'within-limit';
+  if (says === 'yes') return 'found-since';
+  return isOffered ? 'offered' : 'open';
+}
+
+function estimateOf({ estimate: e }: JobState): EstimateView | null {
+  if (!e) return null;
+  return {
+    id: e.id,
+    number: e.number,
+    lines: e.lines as OfferLine[],
+    offers: e.offers as Offer[],
+    terms: e.terms as EstimateTerms,
+    at: instant(e.at),
+    by: e.person,
+  };
+}
+
+function answerView(a: JobState['answers'][number]): AnswerView {
+  return {
+    id: a.id,
+    says: a.says,
+    offer: a.offer as OfferId | null,
+    way: a.way,
+    who: a.who,
+    words: a.words,
+    signed: a.signed,
+    limitMinor: a.limit_minor,
+    askOn: a.ask_on,
+    at: instant(a.at),
+    by: a.person,
+  };
+}
+
+const smallest = (estimate: EstimateView): OfferId | undefined => estimate.offers[0]?.id;
+
+/** What an offer comes to; more than any limit for one that there is not. */
+export function grossOf(estimate: EstimateView, offer: OfferId | undefined): number {
+  return estimate.offers.find((o) => o.id === offer)?.bill.grossMinor ?? Infinity;
+}
+
+/** How far a limit reaches by itself: what can wait is not decided for the owner. */
+function largestWithin(estimate: EstimateView, limitMinor: number): OfferId | null {
+  const covered = estimate.offers.filter((o) => o.id !== 'all' && isWithin(limitMinor, o.bill.grossMinor));
+  return covered.at(-1)?.id ?? smallest(estimate) ?? null;
+}
+
+/** What was not wanted before and is not mended since. */
+function declinedBefore(state: JobState, repaired: readonly string[]): AgreeView['declinedBefore'] {
+  return state.declinedBefore
+    .map(({ job, at, line }) => {
+      const { label, fault } = line as OfferLine;
+      return { label, fault, at: instant(at), job };
+    })
+    .filter((d) => d.fault === null || !repaired.includes(d.fault));
+}

@@ -1,0 +1,348 @@
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  Min,
+} from 'class-validator';
+import { LINE_GROUPS, type LineGroup, type Offer, type OfferId, type OfferLine } from '@/core/agree/offers';
+import { LINE_SORTS, type LineSort } from '@/core/money/bill';
+import type { Charges } from '@/core/money/terms';
+import type { WearNow } from '@/knowledge/waysOn';
+import type { School, SchoolChoices } from '@/knowledge/schools';
+import { JobDeedDto } from '../jobDeed/dto';
+import { Nested } from '../nested';
+import { SchoolChoiceDto } from '../terms/dto';
+
+const MOST_MINOR = 100_000_000;
+const DAY = /^\d{4}-\d{2}-\d{2}$/;
+const amount = { message: 'An amount, such as 12.50; nought to a million.' };
+
+export class OfferLineDto implements Omit<OfferLine, 'safety'> {
+  @Matches(/^[A-Za-z0-9-]{1,60}$/, { message: 'Letters, figures and dashes.' })
+  id!: string;
+
+  @IsIn(LINE_GROUPS, { message: 'Must, now, can wait or not worth it.' })
+  group!: LineGroup;
+
+  @IsIn(LINE_SORTS, { message: `One of ${LINE_SORTS.join(', ')}.` })
+  sort!: LineSort;
+
+  @IsString()
+  @Length(1, 160, { message: 'What it is, 160 characters at most.' })
+  label!: string;
+
+  /** Work at the shop’s rate; null for what has a price of its own. */
+  @IsOptional()
+  @IsNumber({ maxDecimalPlaces: 1 }, { message: 'Minutes, to a tenth.' })
+  @Min(0)
+  @Max(6000, { message: 'At most 6000 minutes.' })
+  minutes!: number | null;
+
+  @IsInt({ message: 'Thousandths of one.' })
+  @Min(0)
+  @Max(1_000_000, { message: 'At most a thousand of it.' })
+  thousandths!: number;
+
+  @IsInt(amount)
+  @Min(0, amount)
+  @Max(MOST_MINOR, amount)
+  eachMinor!: number;
+
+  @IsInt()
+  @Min(0)
+  @Max(100_000, { message: 'At most all of it.' })
+  off100k!: number;
+
+  @IsOptional()
+  @IsString()
+  @Length(1, 60)
+  fault!: string | null;
+
+  @IsOptional()
+  @IsString()
+  @Length(1, 60)
+  code!: string | null;
+
+  @IsString()
+  @Length(0, 300, { message: 'At most 300 characters.' })
+  reason!: string;
+
+  @IsString()
+  @Length(0, 60, { message: 'At most 60 characters.' })
+  until!: string;
+}
+
+export class ReplacementDto {
+  /** What a comparable new machine costs, smallest units. */
+  @IsOptional()
+  @IsInt(amount)
+  @Min(1, amount)
+  @Max(MOST_MINOR, amount)
+  newMinor!: number | null;
+
+  /** What another used one costs. */
+  @IsOptional()
+  @IsInt(amount)
+  @Min(1, amount)
+  @Max(MOST_MINOR, amount)
+  usedMinor!: number | null;
+
+  /** A second weakness that was seen on the way. */
+  @IsOptional()
+  @IsString()
+  @Length(1, 60)
+  doubtFault!: string | null;
+
+  /** How long it still lasts by what was heard or measured, months. */
+  @IsOptional()
+  @IsNumber({ maxDecimalPlaces: 1 }, { message: 'Months.' })
+  @Min(0.5)
+  @Max(240)
+  doubtMonths!: number | null;
+}
+
+/** What is put before the owner. The one that was made before stands in the history. */
+export class MakeEstimateDto extends JobDeedDto {
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Nothing is offered yet.' })
+  @ArrayMaxSize(80, { message: 'Eighty lines at most.' })
+  @Nested(() => OfferLineDto, { each: true })
+  lines!: OfferLineDto[];
+
+  @IsInt()
+  @Min(0)
+  @Max(100_000, { message: 'At most all of it.' })
+  off100k!: number;
+
+  @IsInt(amount)
+  @Min(0, amount)
+  @Max(MOST_MINOR, amount)
+  offMinor!: number;
+
+  @IsInt(amount)
+  @Min(0, amount)
+  @Max(MOST_MINOR, amount)
+  depositMinor!: number;
+
+  /** When it is ready, if the answer comes in time. */
+  @Matches(DAY, { message: 'A date.' })
+  @IsISO8601({ strict: true }, { message: 'There is no such day.' })
+  readyOn!: string;
+
+  @IsInt()
+  @Min(0)
+  @Max(3650)
+  warrantyDays!: number;
+
+  /** For the owner: what else is to be said, and what they asked for. */
+  @IsString()
+  @Length(0, 1000, { message: 'At most 1000 characters.' })
+  words!: string;
+
+  @Nested(() => ReplacementDto)
+  replacement!: ReplacementDto;
+}
+
+export const ANSWERS = ['yes', 'as-is', 'scrap', 'ask-again', 'limit'] as const;
+export const ANSWER_WAYS = ['counter', 'phone', 'message', 'paper'] as const;
+
+/** What the owner said, who said it, when and in what words. */
+export class RecordAnswerDto extends JobDeedDto {
+  @IsIn(ANSWERS, { message: `One of ${ANSWERS.join(', ')}.` })
+  says!: (typeof ANSWERS)[number];
+
+  /** Which offer a yes is to; null when it was agreed in words only. */
+  @IsOptional()
+  @IsIn(['minimum', 'recommended', 'all'])
+  offer?: OfferId | null;
+
+  @IsIn(ANSWER_WAYS, { message: 'How it came.' })
+  way!: (typeof ANSWER_WAYS)[number];
+
+  @IsString()
+  @Length(1, 120, { message: 'Who answered.' })
+  who!: string;
+
+  @IsString()
+  @Length(0, 2000, { message: 'At most 2000 characters.' })
+  words!: string;
+
+  /** Go ahead up to this, smallest units. */
+  @IsOptional()
+  @IsInt(amount)
+  @Min(1, amount)
+  @Max(MOST_MINOR, amount)
+  limitMinor?: number | null;
+
+  @IsOptional()
+  @Matches(DAY, { message: 'A date.' })
+  @IsISO8601({ strict: true }, { message: 'There is no such day.' })
+  askOn?: string | null;
+
+  /** Who signed that something dangerous is left as it is. */
+  @IsOptional()
+  @IsString()
+  @Length(0, 120)
+  signed?: string;
+}
+
+/** Which schools this job follows, otherwise than the shop. */
+export class ChooseSchoolsDto extends JobDeedDto {
+  @IsArray()
+  @ArrayMaxSize(40)
+  @Nested(() => SchoolChoiceDto, { each: true })
+  schools!: SchoolChoiceDto[];
+}
+
+/** A protection that failed is bridged: only with the owner’s words, and never where a rule forbids it. */
+export class BridgeDto extends JobDeedDto {
+  @IsString()
+  @Length(1, 60)
+  fault!: string;
+
+  @IsString()
+  @Length(2, 120, { message: 'Who agreed to it.' })
+  who!: string;
+
+  @IsString()
+  @Length(10, 2000, { message: 'What they said, in their words: ten characters at least.' })
+  words!: string;
+
+  /** Which local rule was looked at, and what it says. */
+  @IsString()
+  @Length(3, 500, { message: 'Which rule was looked at: three characters at least.' })
+  rule!: string;
+
+  @IsBoolean()
+  allowedHere!: boolean;
+
+  @IsBoolean()
+  labelPrinted!: boolean;
+}
+
+export interface EstimateView {
+  id: number;
+  number: number;
+  lines: OfferLine[];
+  offers: Offer[];
+  terms: EstimateTerms;
+  at: string;
+  by: string | null;
+}
+
+export interface EstimateTerms {
+  off100k: number;
+  offMinor: number;
+  depositMinor: number;
+  readyOn: string;
+  validUntil: string;
+  warrantyDays: number;
+  words: string;
+  exempt: boolean;
+  /** Prices are told with the taxes in them. */
+  included: boolean;
+  replacement: {
+    newMinor: number | null;
+    usedMinor: number | null;
+    doubtFault: string | null;
+    doubtMonths: number | null;
+  };
+}
+
+export interface AnswerView {
+  id: number;
+  says: (typeof ANSWERS)[number];
+  offer: OfferId | null;
+  way: (typeof ANSWER_WAYS)[number] | 'link';
+  who: string;
+  words: string;
+  signed: string;
+  limitMinor: number | null;
+  askOn: string | null;
+  at: string;
+  by: string | null;
+}
+
+/** How a job stands with its owner. */
+export type Standing =
+  /** Nothing was offered, and nothing said. */
+  | 'open'
+  /** Offered, and no answer yet. */
+  | 'offered'
+  | 'agreed'
+  /** What was offered lies below a limit that was agreed before. */
+  | 'within-limit'
+  /** Something was found since that nobody agreed to. */
+  | 'found-since'
+  | 'ask-again'
+  | 'as-is'
+  | 'scrap';
+
+export interface AgreeView {
+  standing: Standing;
+  /** It may be opened further, as far as the owner is concerned. */
+  mayOpen: boolean;
+  estimate: EstimateView | null;
+  /** Which offer stands agreed. */
+  offer: OfferId | null;
+  limitMinor: number | null;
+  /** Newest last. */
+  answers: AnswerView[];
+  /** Faults that were found since the owner agreed. */
+  foundSince: string[];
+  declinedBefore: { label: string; fault: string | null; at: string; job: number }[];
+  documents: { id: number; kind: string; name: string; at: string; totalMinor: number; corrects: number | null }[];
+  payments: { id: number; how: string; amountMinor: number; at: string }[];
+  paidMinor: number;
+  links: { id: number; expiresAt: string; seenAt: string | null }[];
+  messages: { id: number; subject: string; state: string; lastError: string; at: string }[];
+  bridges: { fault: string; who: string; words: string; rule: string; at: string; job: number }[];
+  /** Otherwise than the shop. */
+  schools: SchoolChoices;
+  locale: string;
+}
+
+/** One extra job that was looked at. */
+export interface ExtraView {
+  fault: string;
+  label: string;
+  /** The chance that it is needed within a year, 0 to 1. */
+  chance: number;
+  /** What it costs now, with its own share of the way in; and later, by itself. */
+  nowMinor: number;
+  thenMinor: number;
+  /** What doing it now saves on the average, less what it costs. */
+  worthMinor: number;
+  pays: boolean;
+}
+
+/** What would be offered, from what was found. */
+export interface ProposalView {
+  lines: (Omit<OfferLine, 'eachMinor'> & { eachMinor: number | null })[];
+  extras: ExtraView[];
+  /** What the extras that pay are worth together. */
+  bundleWorthMinor: number;
+  wear: WearNow[];
+  machineAgeYears: number | null;
+  replacement: { newMinor: number | null; usedMinor: number | null };
+  schools: { school: School; shop: 'a' | 'b'; job: 'a' | 'b' | null }[];
+  /** The owner’s own idea and what was found instead; null when they had none. */
+  ownersIdea: { label: string; right: boolean; found: string[] } | null;
+  warrantyInForce: boolean;
+  labourMinor: number | null;
+  charges: Charges;
+  currency: string;
+  locale: string;
+  exempt: boolean;
+  readyOn: string;
+}
