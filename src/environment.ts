@@ -85,9 +85,21 @@ export function trustedProxies(env: Given = process.env): BlockList {
   return list;
 }
 
+/**
+ * The port of the simulated mail server on 127.0.0.1, for the demonstration and the tests; null when there is none.
+ * @throws Error for what is no port
+ */
+export function mailStandIn(env: Given = process.env): number | null {
+  if (!env.GRITKEEPER_MAIL_STAND_IN) return null;
+  const port = Number(env.GRITKEEPER_MAIL_STAND_IN);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new Error('GRITKEEPER_MAIL_STAND_IN must be a number from 1 to 65535.');
+  return port;
+}
+
 /** @throws Error that names everything that is wrong, so that a server does not start on it */
 export function checkEnvironment(env: Given = process.env): void {
-  const problems = [databaseUrl, shopSecret, logLevel, finderThreads, listenAt, trustedProxies].flatMap((read) => {
+  const problems = [databaseUrl, shopSecret, logLevel, finderThreads, listenAt, trustedProxies, mailStandIn].flatMap((read) => {
     try {
       read(env);
       return [];

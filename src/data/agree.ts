@@ -74,11 +74,21 @@ export async function lastReplacement(
 
 export async function insertBridge(
   db: Db,
-  row: { machine_id: number; job_id: number; fault: string; who: string; words: string; rule: string; person_id: number },
+  row: {
+    machine_id: number;
+    job_id: number;
+    fault: string;
+    who: string;
+    words: string;
+    rule: string;
+    person_id: number;
+  },
 ): Promise<void> {
   await db('bridge').insert(row);
 }
 
 export async function putJobSchools(db: Db, jobId: number, choices: object): Promise<void> {
-  await db('job').where({ id: jobId }).update({ schools: JSON.stringify(choices) });
+  await db('job')
+    .where({ id: jobId })
+    .update({ schools: JSON.stringify(choices) });
 }

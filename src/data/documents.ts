@@ -131,7 +131,10 @@ export async function insertPayment(
 }
 
 /** Payments of a day by how they were made, smallest units. */
-export async function takingsOf(db: Db, day: string): Promise<{ how: PaymentRow['how']; minor: number; count: number }[]> {
+export async function takingsOf(
+  db: Db,
+  day: string,
+): Promise<{ how: PaymentRow['how']; minor: number; count: number }[]> {
   return db('payment')
     .where({ day })
     .groupBy('how')
@@ -165,18 +168,15 @@ export async function paymentsAfter(
   db: Db,
   after: number,
   limit: number,
-): Promise<(PaymentRow & { tag: string; currency: string; document: string | null })[]> {
+): Promise<(PaymentRow & { tag: string; currency: string })[]> {
   return db('payment')
     .join('job', 'job.id', 'payment.job_id')
     .join('machine', 'machine.id', 'job.machine_id')
-    .leftJoin('document', 'document.id', 'payment.document_id')
-    .crossJoin(db.raw('(select coalesce((select currency from shop), \'USD\') as currency) shop'))
+    .crossJoin(db.raw("(select coalesce((select currency from shop), 'USD') as currency) shop"))
     .where('payment.id', '>', after)
     .orderBy('payment.id')
     .limit(limit)
-    .select('payment.*', 'machine.tag', 'shop.currency', {
-      document: db.raw("document.kind || '-' || document.year || '-' || document.number"),
-    });
+    .select('payment.*', 'machine.tag', 'shop.currency');
 }
 
 /** Documents as a file has them, oldest first, in packets. */
@@ -187,4 +187,9 @@ export async function documentsAfter(db: Db, after: number, limit: number): Prom
 /** Whether any paper with an amount was ever given. */
 export async function anyDocuments(db: Db): Promise<boolean> {
   return (await db('document').first('id')) !== undefined;
+}
+
+/** The paper that takes another back; undefined when none does. */
+export async function correctionOf(db: Db, id: number): Promise<DocumentRow | undefined> {
+  return query(db).where({ corrects: id }).first() as Promise<DocumentRow | undefined>;
 }

@@ -68,7 +68,13 @@ export interface JobState {
     corrects: number | null;
     at: Instant;
   }[];
-  payments: { id: number; how: 'cash' | 'card' | 'transfer'; amount_minor: number; document_id: number | null; at: Instant }[];
+  payments: {
+    id: number;
+    how: 'cash' | 'card' | 'transfer';
+    amount_minor: number;
+    document_id: number | null;
+    at: Instant;
+  }[];
   links: { id: number; expires_at: Instant; seen_at: Instant | null; at: Instant }[];
   messages: { id: number; subject: string; state: 'waiting' | 'sent' | 'failed'; last_error: string; at: Instant }[];
   /** Protections of this machine that were bridged. */
@@ -309,7 +315,7 @@ export interface TimelineLine {
 /** Ends a deed on a job, in one statement: its lines in the machine's timeline, what it changed, and the next version. */
 export async function endJobDeed(
   db: Db,
-  at: { jobId: number; machineId: number; personId: number },
+  at: { jobId: number; machineId: number; personId: number | null },
   change: JobChange & { closed?: boolean },
   lines: TimelineLine[],
 ): Promise<void> {

@@ -3,8 +3,8 @@ import type { Db } from './database';
 export interface LinkRow {
   id: number;
   job_id: number;
-  expires_at: Date;
-  revoked_at: Date | null;
+  /** Who made it. */
+  person_id: number | null;
 }
 
 export async function insertLink(
@@ -21,7 +21,7 @@ export async function openLink(db: Db, tokenHash: Buffer): Promise<LinkRow | und
     .where({ token_hash: tokenHash })
     .whereNull('revoked_at')
     .whereRaw('expires_at > now()')
-    .first('id', 'job_id', 'expires_at', 'revoked_at');
+    .first('id', 'job_id', 'person_id');
 }
 
 export async function sawLink(db: Db, id: number): Promise<void> {

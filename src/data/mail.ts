@@ -72,3 +72,16 @@ export async function putMailSecret(db: Db, sealed: Buffer | null): Promise<void
   if (sealed === null) await db('mail_secret').delete();
   else await db('mail_secret').insert({ sealed }).onConflict('only_one').merge({ sealed });
 }
+
+/** What the simulated mail server took. */
+export async function insertStandInMail(db: Db, recipients: string[], raw: string): Promise<void> {
+  await db('stand_in_mail').insert({ recipients, raw });
+}
+
+/** Newest first. */
+export async function standInMail(
+  db: Db,
+  limit: number,
+): Promise<{ id: number; recipients: string[]; raw: string; at: Date }[]> {
+  return db('stand_in_mail').orderBy('id', 'desc').limit(limit).select('id', 'recipients', 'raw', 'at');
+}

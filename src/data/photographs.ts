@@ -91,6 +91,12 @@ export async function photographBytes(
     .first({ bytes: small ? 'small' : 'bytes' }, 'sha256');
 }
 
+/** The small one of a job's own photograph. */
+export async function smallPhotographOfJob(db: Db, id: number, jobId: number): Promise<Buffer | undefined> {
+  const row = await db('photograph').where({ id, job_id: jobId }).whereNull('removed_at').first('small');
+  return row?.small;
+}
+
 export async function removePhotograph(db: Db, id: number, jobId: number): Promise<boolean> {
   const changed = await db('photograph')
     .where({ id, job_id: jobId })

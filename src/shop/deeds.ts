@@ -8,6 +8,9 @@ import { mayReadAudit } from './access/mayReadAudit';
 import { clearCaution } from './clearCaution/clearCaution';
 import { addCustomer, amendCustomer, mergeCustomers, putContact, putSite } from './customers/customers';
 import type { AnyDeedOn, AnyShopDeed } from './deed/deed';
+import { issueDocument } from './documents/issueDocument';
+import { takePayment } from './documents/takePayment';
+import { closeDay } from './documents/takings';
 import { endWait } from './endWait/endWait';
 import { takeCustomersIn } from './exchange/customersCsv';
 import { exportAll } from './exchange/importRows';
@@ -18,6 +21,10 @@ import { keepUsual } from './gauges/gauges';
 import { handBack } from './handBack/handBack';
 import { keepGauge, takeBackGauge } from './keepGauge/keepGauge';
 import { noteLoss, settleLoss } from './losses/losses';
+import { makeLink, revokeLink } from './links/links';
+import { amendMail } from './mail/mailSettings';
+import { sendAgain } from './mail/outbox';
+import { sendMessage } from './mail/sendMessage';
 import { lendIn, readLearning, weighLent } from './learning/learning';
 import { addModel, amendModel, mergeModels } from './models/models';
 import {
@@ -66,6 +73,11 @@ export const jobDeeds: readonly AnyDeedOn<number>[] = [
   recordAnswer,
   chooseSchools,
   bridge,
+  issueDocument,
+  takePayment,
+  makeLink,
+  revokeLink,
+  sendMessage,
   stripStep,
   noteLoss,
   settleLoss,
@@ -98,6 +110,7 @@ export const machineDeeds: readonly AnyDeedOn<string>[] = [amendMachine, changeO
 export const customerDeeds: readonly AnyDeedOn<number>[] = [amendCustomer, mergeCustomers, putSite, putContact];
 export const modelDeeds: readonly AnyDeedOn<number>[] = [mergeModels, putProcedure];
 export const personDeeds: readonly AnyDeedOn<number>[] = [amendPerson, resetPassphrase, endSession];
+export const messageDeeds: readonly AnyDeedOn<number>[] = [sendAgain];
 export const learningDeeds: readonly AnyDeedOn<number>[] = [weighLent];
 /** By their address under /api/v1. */
 export const shopDeeds = {
@@ -108,6 +121,8 @@ export const shopDeeds = {
   shop: amendShop,
   'shop/terms': amendTerms,
   'shop/schools': amendSchools,
+  'shop/close-day': closeDay,
+  'shop/mail': amendMail,
   learning: lendIn,
   'gauges/usual': keepUsual,
   'me/passphrase': changeOwnPassphrase,
@@ -123,9 +138,15 @@ export const shopDeeds = {
 
 /** Every right that a role gives, deeds and looks alike. */
 export const rights = [
-  ...[...jobDeeds, ...machineDeeds, ...customerDeeds, ...modelDeeds, ...personDeeds, ...learningDeeds].map(
-    (d) => d.spec,
-  ),
+  ...[
+    ...jobDeeds,
+    ...machineDeeds,
+    ...customerDeeds,
+    ...modelDeeds,
+    ...personDeeds,
+    ...learningDeeds,
+    ...messageDeeds,
+  ].map((d) => d.spec),
   amendModel.spec,
   ...Object.values(shopDeeds).map((d) => d.spec),
   takeCustomersIn,

@@ -129,6 +129,13 @@ create table message (
 );
 create index message_waiting on message (next_try_at) where state = 'waiting';
 create index message_job on message (job_id);
+-- What the simulated mail server took: for the demonstration and the tests.
+create table stand_in_mail (
+  id bigint generated always as identity primary key,
+  recipients text[] not null,
+  raw text not null,
+  at timestamptz not null default now()
+);
 create table bridge (
   id bigint generated always as identity primary key,
   machine_id bigint not null references machine,

@@ -13,6 +13,9 @@ export const PERSON_HEADER = 'x-gritkeeper-person';
 /** The only doors without a key. */
 const OPEN: ReadonlySet<string> = new Set(['/sign-in', '/api/sign-in', '/healthz', '/readyz', '/icon.svg']);
 
+/** The owner’s page of one job: its token is its key, and is judged behind the door. */
+const BY_LINK = /^\/(api\/)?o\/[A-Za-z0-9_-]{1,100}(\/photographs\/\d{1,9})?$/;
+
 /** What a locked screen may still do: be unlocked by the same person, or be left. */
 const WHILE_LOCKED: ReadonlySet<string> = new Set(['/locked', '/api/v1/me/unlock', '/api/sign-out']);
 /** Reckoned and stored nowhere: a token that may only read may ask for it. */
@@ -48,7 +51,7 @@ export async function guard(knock: Knock): Promise<Verdict> {
     return { pass: 'person', person: known.person };
   }
   if (isWrite && !isSameOrigin(knock)) return { refuse: 403, because: 'Writes are taken from our own pages only.' };
-  if (OPEN.has(knock.path)) return { pass: 'open' };
+  if (OPEN.has(knock.path) || BY_LINK.test(knock.path)) return { pass: 'open' };
   if (!knock.cookie) return { refuse: 401, because: 'Sign in first.' };
   const hash = tokenHash(knock.cookie);
   const session = await personBySession(database(), hash);

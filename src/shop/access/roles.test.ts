@@ -15,6 +15,7 @@ test('the table, as the shop agreed on it', () => {
   expect(only('owner').sort()).toEqual(
     [
       'add-person',
+      'amend-mail',
       'amend-person',
       'amend-schools',
       'amend-shop',
@@ -32,7 +33,7 @@ test('the table, as the shop agreed on it', () => {
     ].sort(),
   );
   expect(only('owner', 'counter').sort()).toEqual(
-    ['amend-customer', 'change-owner', 'merge-customers', 'merge-machines', 'put-contact', 'put-site'].sort(),
+    ['amend-customer', 'change-owner', 'close-day', 'merge-customers', 'merge-machines', 'put-contact', 'put-site'].sort(),
   );
   expect(only('owner', 'technician').sort()).toEqual(
     [

@@ -1,4 +1,5 @@
-import { factorAddress, openFactor, recoveryCodes, recoveryHash, sealFactor, stepOfCode } from './secondFactor';
+import { openSealed, sealUp } from './sealed';
+import { factorAddress, recoveryCodes, recoveryHash, stepOfCode } from './secondFactor';
 
 /** The secret of the published test vectors. */
 const SECRET = Buffer.from('12345678901234567890', 'ascii');
@@ -39,13 +40,15 @@ test('an authenticator is told issuer, name, period and digits', () => {
 });
 
 test('what is kept of a secret cannot be read, nor changed unseen', () => {
-  const sealed = sealFactor(SECRET);
+  const sealed = sealUp('second factor', SECRET);
   expect(sealed.includes(SECRET)).toBe(false);
-  expect(openFactor(sealed)).toEqual(SECRET);
+  expect(openSealed('second factor', sealed)).toEqual(SECRET);
+  // What is sealed for one thing opens nothing else.
+  expect(() => openSealed('mail', sealed)).toThrow();
   for (let i = 0; i < sealed.length; i += 7) {
     const changed = Buffer.from(sealed);
     changed[i]! ^= 1;
-    expect(() => openFactor(changed)).toThrow();
+    expect(() => openSealed('second factor', changed)).toThrow();
   }
 });
 

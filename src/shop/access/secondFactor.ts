@@ -1,8 +1,9 @@
-import { createCipheriv, createDecipheriv, createHmac, hkdfSync, randomBytes } from 'node:crypto';
+import { createHmac, randomBytes } from 'node:crypto';
 import { Secret, TOTP } from 'otpauth';
 import type { Db } from '@/data/database';
 import { secondFactorOf, takeRecoveryCode, takeStep } from '@/data/doorKeys';
 import { shopSecret } from '@/environment';
+import { openSealed } from './sealed';
 
 const ISSUER = 'Grit Keeper';
 const STEP_S = 30;
@@ -50,23 +51,6 @@ export function recoveryHash(personId: number, code: string): Buffer {
   return createHmac('sha256', shopSecret()).update(`recovery-code:${personId}:${plain}`).digest();
 }
 
-const sealKey = () => Buffer.from(hkdfSync('sha256', shopSecret(), '', 'second factor', 32));
-
-/** AES-256-GCM: 12 bytes of nonce, 16 of tag, then what was sealed. */
-export function sealFactor(secret: Buffer): Buffer {
-  const nonce = randomBytes(12);
-  const cipher = createCipheriv('aes-256-gcm', sealKey(), nonce);
-  const sealed = Buffer.concat([cipher.update(secret), cipher.final()]);
-  return Buffer.concat([nonce, cipher.getAuthTag(), sealed]);
-}
-
-/** @throws Error when it was sealed with another secret, or changed */
-export function openFactor(sealed: Buffer): Buffer {
-  const decipher = createDecipheriv('aes-256-gcm', sealKey(), sealed.subarray(0, 12));
-  decipher.setAuthTag(sealed.subarray(12, 28));
-  return Buffer.concat([decipher.update(sealed.subarray(28)), decipher.final()]);
-}
-
 export type Second = 'not-asked' | 'missing' | 'wrong' | 'code' | 'recovery';
 
 /** Whether a person shows their second factor: six digits of now, or a recovery code; each is good once. */
@@ -76,7 +60,7 @@ export async function showsSecond(db: Db, personId: number, code: string | undef
   const given = (code ?? '').replace(/\s/g, '');
   if (given === '') return 'missing';
   if (/^\d{6}$/.test(given)) {
-    const step = stepOfCode(openFactor(factor.sealed), given, Date.now());
+    const step = stepOfCode(openSealed('second factor', factor.sealed), given, Date.now());
     return step !== null && (await takeStep(db, personId, step)) ? 'code' : 'wrong';
   }
   return (await takeRecoveryCode(db, personId, recoveryHash(personId, given))) ? 'recovery' : 'wrong';

@@ -16,6 +16,10 @@ interface Limit {
 /** The exceptions, first match first; everything else under /api/v1 is typed by hand. */
 const LIMITS: readonly Limit[] = [
   { path: /^\/api\/sign-(in|out)$/, bytes: SMALLEST_BODY_BYTES },
+  // What the owner writes on the page of a link.
+  { path: /^\/api\/o\/[^/]+$/, bytes: 16 * KIB },
+  // Eighty lines with their reasons.
+  { path: /^\/api\/v1\/jobs\/[^/]+\/make-estimate$/, bytes: 256 * KIB },
   { path: /^\/api\/v1\/photographs$/, bytes: 15 * MIB },
   { path: /^\/api\/v1\/import\/[^/]+$/, bytes: 20 * MIB },
   // The record of a pack's discharge is a file, and is kept with the job as it was read.

@@ -36,6 +36,8 @@ interface JobDeedSpec<Dto extends JobDeedDto, Ready> extends DeedSpec<Dto> {
   /** What takes long or needs no lock, worked out before the job is held; the work is refused when the job moved on since. */
   prepare?: (state: JobState, dto: Dto) => Promise<Ready>;
   work: (scene: DeedScene, dto: Dto, ready: Ready) => Promise<void>;
+  /** The owner did it, by a link that this person made: the book says nobody of the shop. */
+  byOwner?: true;
 }
 
 /**
@@ -62,14 +64,20 @@ export function jobDeed<Dto extends JobDeedDto, Ready = undefined>(
       if (begun.job.version !== dto.version || (before && before.job.version !== dto.version))
         throw await conflict(db, jobId, 'Somebody changed this job meanwhile.');
       const state = (await jobState(db, jobId))!;
-      return write(db, person, state, (scene) => spec.work(scene, dto, ready));
+      return write(db, person, state, (scene) => spec.work(scene, dto, ready), spec.byOwner ? null : person.id);
     });
     if (after) foresee(after);
     return answer;
   });
 }
 
-async function write(db: Db, person: Person, state: JobState, work: (scene: DeedScene) => Promise<void>) {
+async function write(
+  db: Db,
+  person: Person,
+  state: JobState,
+  work: (scene: DeedScene) => Promise<void>,
+  personId: number | null,
+) {
   const { job, machine, model } = state;
   const facts = factsOf(state);
   const lines: TimelineLine[] = [];
@@ -89,7 +97,7 @@ async function write(db: Db, person: Person, state: JobState, work: (scene: Deed
     onceWritten: (more) => void then.push(more),
     also: (name, read) => void beside.push(async (now, after) => ({ [name]: await read(now, after) })),
   });
-  await endJobDeed(db, { jobId: job.id, machineId: machine.id, personId: person.id }, change, lines);
+  await endJobDeed(db, { jobId: job.id, machineId: machine.id, personId }, change, lines);
   for (const more of then) await more(db);
   const after = (await jobState(db, job.id))!;
   const answer: JobChanges = { ...changes(facts, factsOf(after)), id: job.id, version: after.job.version };

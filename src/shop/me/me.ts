@@ -17,15 +17,8 @@ import { insertApiToken, revokeTokens, tokensOf } from '@/data/tokens';
 import { hashPassphrase, isPassphrase } from '../access/passphrases';
 import type { Person } from '../access/person';
 import { everyone } from '../access/roles';
-import {
-  factorAddress,
-  newFactor,
-  openFactor,
-  recoveryCodes,
-  recoveryHash,
-  sealFactor,
-  stepOfCode,
-} from '../access/secondFactor';
+import { factorAddress, newFactor, recoveryCodes, recoveryHash, stepOfCode } from '../access/secondFactor';
+import { openSealed, sealUp } from '../access/sealed';
 import { tokenHash, tokenOfPress } from '../access/secrets';
 import { countTry } from '../access/throttle';
 import { squareCode } from '../codes/codes';
@@ -142,12 +135,12 @@ export const beginFactor = ownDeed(
     await once(person, 'begin-second-factor', dto, person.id, async (db) => {
       const before = await secondFactorOf(db, person.id);
       refuseIf(before?.confirmed_at ? [{ field: 'now', message: 'There is one already: drop it first.' }] : []);
-      await putSecondFactor(db, person.id, sealFactor(newFactor()));
+      await putSecondFactor(db, person.id, sealUp('second factor', newFactor()));
       return null;
     });
     const db = database();
     const [row, factor] = [await personById(db, person.id), await secondFactorOf(db, person.id)];
-    const { uri, letters } = factorAddress(openFactor(factor!.sealed), row!.sign_in);
+    const { uri, letters } = factorAddress(openSealed('second factor', factor!.sealed), row!.sign_in);
     return { square: squareCode(uri), letters };
   },
 );
@@ -160,7 +153,9 @@ export const confirmFactor = ownDeed(
     await once(person, 'confirm-second-factor', dto, person.id, async (db) => {
       const factor = await secondFactorOf(db, person.id);
       const begun = factor && !factor.confirmed_at;
-      const step = begun ? stepOfCode(openFactor(factor.sealed), dto.code.replace(/\s/g, ''), Date.now()) : null;
+      const step = begun
+        ? stepOfCode(openSealed('second factor', factor.sealed), dto.code.replace(/\s/g, ''), Date.now())
+        : null;
       refuseIf(
         step === null || !(await takeStep(db, person.id, step))
           ? [{ field: 'code', message: 'Not the code that is shown now: type the next one.' }]

@@ -1,7 +1,16 @@
 import { readdirSync } from 'node:fs';
 import { join, sep } from 'node:path';
 import { bodyLimitBytes } from '../doors/bodyLimits';
-import { customerDeeds, jobDeeds, learningDeeds, machineDeeds, modelDeeds, personDeeds, shopDeeds } from '../deeds';
+import {
+  customerDeeds,
+  jobDeeds,
+  learningDeeds,
+  messageDeeds,
+  machineDeeds,
+  modelDeeds,
+  personDeeds,
+  shopDeeds,
+} from '../deeds';
 import { openapi } from './openapi';
 
 const document = openapi() as unknown as {
@@ -18,6 +27,7 @@ function routes(): string[] {
     models: modelDeeds,
     people: personDeeds,
     learning: learningDeeds,
+    messages: messageDeeds,
   };
   return readdirSync(root, { recursive: true, encoding: 'utf8' })
     .filter((f) => f.endsWith('route.ts'))
@@ -29,7 +39,14 @@ function routes(): string[] {
           .filter((d) => d.startsWith(path.replace('{deed}', '')));
       if (path === '/gauges/{name}') return [];
       if (path === '/export/{what}')
-        return ['customers.csv', 'machines.csv', 'customers.vcf', 'finder-learning.json'].map((f) => `/export/${f}`);
+        return [
+          'customers.csv',
+          'machines.csv',
+          'documents.csv',
+          'payments.csv',
+          'customers.vcf',
+          'finder-learning.json',
+        ].map((f) => `/export/${f}`);
       if (path === '/import/{what}')
         return ['customers.csv', 'machines.csv', 'customers.vcf'].map((f) => `/import/${f}`);
       if (!path.endsWith('/{deed}')) return [path];

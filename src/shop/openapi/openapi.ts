@@ -4,7 +4,16 @@ import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { SignInDto } from '../access/dto';
 import { everyone } from '../access/roles';
 import type { DeedSpec } from '../deed/deed';
-import { customerDeeds, jobDeeds, learningDeeds, machineDeeds, modelDeeds, personDeeds, shopDeeds } from '../deeds';
+import {
+  customerDeeds,
+  jobDeeds,
+  learningDeeds,
+  machineDeeds,
+  messageDeeds,
+  modelDeeds,
+  personDeeds,
+  shopDeeds,
+} from '../deeds';
 import { DraftDto } from '../drafts/dto';
 import { FindingAnswerDto, FindingRequestDto } from '../finding/dto';
 import { MatchPartsDto } from '../gauges/dto';
@@ -221,6 +230,20 @@ export function openapi() {
         ...get('What is charged, taxed and printed at the head'),
         ...post(inWords(shopDeeds['shop/terms'].spec), shopDeeds['shop/terms'].spec.dto),
       },
+      '/shop/close-day': post(inWords(shopDeeds['shop/close-day'].spec), shopDeeds['shop/close-day'].spec.dto),
+      '/shop/takings': get('What was taken on a day; day: today when absent', [inQuery('day', 'string')]),
+      '/shop/mail': {
+        ...get('How messages go out; never the secret'),
+        ...post(inWords(shopDeeds['shop/mail'].spec), shopDeeds['shop/mail'].spec.dto),
+      },
+      '/messages': get('What was sent and what waits, newest first', [before]),
+      ...deedPaths('/messages/{id}', jobId, messageDeeds),
+      '/documents': get('Papers that were given, newest first', [before]),
+      '/documents/{id}': get('A paper as it was given', [jobId]),
+      '/documents/{id}/paper.pdf': file('A paper on paper', 'application/pdf', [jobId]),
+      '/documents/{id}/invoice.xml': file('An invoice or credit note as UBL 2.1', 'application/xml', [jobId]),
+      '/export/documents.csv': file('Every paper that was given, CSV', 'text/csv'),
+      '/export/payments.csv': file('Every payment, CSV', 'text/csv'),
       '/shop/schools': post(inWords(shopDeeds['shop/schools'].spec), shopDeeds['shop/schools'].spec.dto),
       '/audit': get('Every change with before and after; for the owner', [
         inQuery('machine', 'integer'),

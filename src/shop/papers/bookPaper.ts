@@ -4,7 +4,8 @@ import { knowledge } from '@/knowledge';
 import { endings } from '@/knowledge/counter';
 import { planItems } from '@/knowledge/plans';
 import { dayInZone } from '../settings/day';
-import { inTypefaces, TYPEFACE_FILES, TYPEFACES } from './typefaces';
+import { prepareTypefaces } from './preparedTypefaces';
+import { inTypefaces } from './typefaces';
 
 /** What of a machine's book stands on paper. */
 export interface BookOnPaper {
@@ -54,17 +55,6 @@ export interface BookOnPaper {
   photographs: { at: string; caption: string; jpegBase64: string }[];
 }
 
-let ready = false;
-
-/** Our own typefaces from our own packages; nothing is fetched and no other file is read. */
-function prepare(): void {
-  if (ready) return;
-  pdfmake.setFonts(TYPEFACES);
-  pdfmake.setUrlAccessPolicy(() => false);
-  pdfmake.setLocalAccessPolicy((path) => path.startsWith(TYPEFACE_FILES));
-  ready = true;
-}
-
 const faultLabel = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
 const planLabel = (id: string) => planItems.find((i) => i.id === id)?.label ?? id;
 const complaintLabel = (id: string) => knowledge.complaints.find((c) => c.id === id)?.label ?? id;
@@ -79,7 +69,7 @@ export interface BookOrder {
 
 /** A machine's whole book on paper of the shop's size, as PDF (ISO 32000) with its typefaces in it, piece by piece. */
 export async function* bookPaper({ book, paper }: BookOrder): AsyncGenerator<Uint8Array> {
-  prepare();
+  prepareTypefaces();
   const pages = await pdfmake.createPdf(layout(book, paper)).getStream();
   pages.end();
   for await (const written of pages as AsyncIterable<Uint8Array>)

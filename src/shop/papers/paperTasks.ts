@@ -3,6 +3,7 @@ import { gaugeById, reckon } from '@/core/gauges/catalogue';
 import { ProblemError, type FieldProblem } from '../problem';
 import { bookPaper, type BookOrder } from './bookPaper';
 import { bundleWithin } from './bundleWithin';
+import { documentPaper } from './documentPaper';
 import { inPackets } from './packets';
 import { readCards } from './readCards';
 import { readCsv } from './readCsv';
@@ -20,6 +21,7 @@ export const paperTasks = {
   readCsv: async (given: Parameters<typeof readCsv>[0]) => inPackets(readCsv(given)),
   readCards: async (given: Parameters<typeof readCards>[0]) => inPackets(readCards(given)),
   bundleWithin,
+  documentPaper,
   reckonGauge: async (given: { id: string; raw: Parameters<typeof reckon>[1]; room: Parameters<typeof reckon>[2] }) =>
     reckon(gaugeById(given.id)!, given.raw, given.room) as Reckoned,
 };

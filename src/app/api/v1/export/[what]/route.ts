@@ -4,6 +4,7 @@ import { download, streamOf } from '@/app/download';
 import { currentPerson } from '@/app/person';
 import { customersCsv } from '@/shop/exchange/customersCsv';
 import { machinesCsv } from '@/shop/exchange/machinesCsv';
+import { documentsCsv, paymentsCsv } from '@/shop/exchange/moneyCsv';
 import { customersVcards } from '@/shop/exchange/vcard';
 import { exportLearning } from '@/shop/learning/learning';
 import { tellDoor } from '@/shop/access/tellDoor';
@@ -14,6 +15,8 @@ const CSV = 'text/csv; charset=utf-8; header=present';
 const files = {
   'customers.csv': { write: customersCsv, type: CSV },
   'machines.csv': { write: machinesCsv, type: CSV },
+  'documents.csv': { write: documentsCsv, type: CSV },
+  'payments.csv': { write: paymentsCsv, type: CSV },
   'finder-learning.json': {
     write: async (person: Person) => [`${JSON.stringify(await exportLearning(person), null, 1)}\n`],
     type: 'application/json',

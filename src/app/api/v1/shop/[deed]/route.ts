@@ -1,15 +1,23 @@
 import { answer, jsonBody } from '@/app/answer';
 import { currentPerson } from '@/app/person';
 import { shopDeeds } from '@/shop/deeds';
-import { notFound } from '@/shop/problem';
+import { takings } from '@/shop/documents/takings';
+import { mailView } from '@/shop/mail/mailSettings';
+import { notFound, refuseIf } from '@/shop/problem';
+import { isCalendarDate } from '@/shop/settings/day';
+import { shopToday } from '@/shop/settings/shopToday';
 import { termsOf } from '@/shop/terms/terms';
 
 type Which = { params: Promise<{ deed: string }> };
 
-export const GET = answer<Which>(async (_request, { params }) => {
+export const GET = answer<Which>(async (request, { params }) => {
   const { deed } = await params;
-  if (deed !== 'terms') throw notFound(`shop/${deed.slice(0, 60)}`);
-  return Response.json(await termsOf());
+  if (deed === 'terms') return Response.json(await termsOf());
+  if (deed === 'mail') return Response.json(await mailView());
+  if (deed !== 'takings') throw notFound(`shop/${deed.slice(0, 60)}`);
+  const day = new URL(request.url).searchParams.get('day') ?? (await shopToday());
+  refuseIf(isCalendarDate(day) ? [] : [{ field: 'day', message: 'A date.' }]);
+  return Response.json(await takings(day));
 });
 
 export const POST = answer<Which>(async (request, { params }) => {

@@ -1,0 +1,412 @@
+import { type Offer, type OfferId, type PricedLine } from '@/core/agree/offers';
+import { billOf, type BillLine } from '@/core/money/bill';
+import { moneyText } from '@/core/money/currency';
+import { addDays } from '@/core/service/planDue';
+import type { DocumentKind } from '@/data/documents';
+import type { JobState } from '@/data/jobState';
+import { knowledge, holdsBackPower } from '@/knowledge';
+import { followed, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
+import { DOCUMENT_TITLES } from '../agree/documentName';
+import type { EstimateView } from '../agree/dto';
+import type { WrittenFacts } from '../jobView/jobFacts';
+import { refuseIf } from '../problem';
+import { chargesOf, letterheadOf, taxesOf } from '../terms/terms';
+import type { PaperContent } from './dto';
+
+export const OFFER_TITLES: Record<OfferId, string> = {
+  minimum: 'The least we stand behind',
+  recommended: 'What we recommend',
+  all: 'All of it',
+};
+const GROUP_TITLES: Record<string, string> = {
+  must: 'Must be done',
+  now: 'Worth it while it is open',
+  wait: 'Can wait',
+};
+
+export interface PaperGiven {
+  facts: WrittenFacts;
+  state: JobState;
+  letterhead: object;
+  shopName: string;
+  today: string;
+}
+
+const labelOf = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
+
+/** What stands on every paper of a job. */
+function headOf(kind: DocumentKind, { facts, state, letterhead, shopName, today }: PaperGiven): PaperContent {
+  const { payDays: _, ...head } = letterheadOf(letterhead);
+  return {
+    kind,
+    title: DOCUMENT_TITLES[kind],
+    shop: { name: shopName, ...head },
+    customer: {
+      name: state.customer.name,
+      address: state.customer.address,
+      business: state.customer.kind === 'business',
+      exempt: state.customer.taxExempt,
+    },
+    machine: {
+      tag: facts.machine.tag,
+      maker: facts.machine.maker,
+      model: facts.machine.model,
+      serial: facts.machine.serial,
+    },
+    job: facts.id,
+    date: today,
+    locale: state.shop.locale,
+    currency: state.shop.currency,
+    said: [],
+    columns: [],
+    groups: [],
+    totals: [],
+    terms: [],
+    signs: [],
+    box: null,
+    bill: null,
+    pay: null,
+  };
+}
+
+/** What the owner told, what was found, and the answer to their own idea. */
+function foundOf({ facts }: PaperGiven): PaperContent['said'] {
+  const found = facts.proved.map(labelOf);
+  const idea = facts.customerDiagnosis;
+  return [
+    { title: 'You told us', texts: facts.words ? [`“${facts.words}”`] : [] },
+    { title: 'We found', texts: found.length > 0 ? [`${found.join('. ')}.`] : [] },
+    {
+      title: 'Your own idea',
+      texts:
+        idea === null || found.length === 0
+          ? []
+          : [
+              facts.proved.includes(idea)
+                ? `${labelOf(idea)}: you were right.`
+                : `${labelOf(idea)}: looked at, and not the cause. It was: ${found.join(', ').toLowerCase()}.`,
+            ],
+    },
+  ].filter((s) => s.texts.length > 0);
+}
+
+function detailOf(line: PricedLine, { state }: PaperGiven): string {
+  if (line.minutes !== null) return `${line.minutes} min`;
+  const each = moneyText(line.eachMinor, state.shop.currency, state.shop.locale);
+  return line.thousandths === 1000 ? '' : `${line.thousandths / 1000} × ${each}`;
+}
+
+/** Offers side by side, each column adding up by itself. */
+function table(
+  offers: readonly Offer[],
+  estimate: EstimateView,
+  given: PaperGiven,
+): Pick<PaperContent, 'columns' | 'groups' | 'totals'> {
+  const groupOf = new Map(estimate.lines.map((l) => [l.id, l]));
+  const all = [...new Map(offers.flatMap((o) => o.lines).map((l) => [l.line, l])).values()];
+  const told = (offer: Offer, line: string | null) => {
+    const i = offer.lines.findIndex((l) => l.line === line);
+    return i === -1 ? null : offer.bill.lines[i]!.toldMinor;
+  };
+  const groups = ['must', 'now', 'wait'].map((group) => ({
+    title: GROUP_TITLES[group]!,
+    rows: all
+      .filter((l) => (l.line === null ? group === 'must' : groupOf.get(l.line)?.group === group))
+      .map((l) => ({
+        label: l.label,
+        detail: [
+          detailOf(l, given),
+          l.line === null ? '' : groupOf.get(l.line)!.until && `by ${groupOf.get(l.line)!.until}`,
+        ]
+          .filter(Boolean)
+          .join(', '),
+        minor: offers.map((o) => told(o, l.line)),
+      })),
+  }));
+  return {
+    columns: offers.map((o) => OFFER_TITLES[o.id]),
+    groups: groups.filter((g) => g.rows.length > 0),
+    totals: totalsOf(offers),
+  };
+}
+
+function totalsOf(offers: readonly Offer[]): PaperContent['totals'] {
+  const bills = offers.map((o) => o.bill);
+  const row = (label: string, of: (b: Offer['bill']) => number, strong = false) => ({
+    label,
+    minor: bills.map(of),
+    strong,
+  });
+  const taxes = [...new Map(bills.flatMap((b) => b.taxes).map((t) => [t.id, t])).values()];
+  const hasTax = taxes.length > 0;
+  return [
+    ...(bills.some((b) => b.offMinor > 0) ? [row('Discount', (b) => -b.offMinor)] : []),
+    ...(hasTax ? [row('Net', (b) => b.netMinor)] : []),
+    ...taxes.map((t) =>
+      row(`${t.label} ${t.per100k / 1000} %`, (b) => b.taxes.find((x) => x.id === t.id)?.taxMinor ?? 0),
+    ),
+    row('To pay', (b) => b.grossMinor, true),
+  ];
+}
+
+/** Lines that can hurt somebody and are in no smaller offer: a warning that is signed. */
+function warnings(estimate: EstimateView, offers: readonly Offer[]): PaperContent['signs'] {
+  const left = [...new Set(offers.flatMap((o) => o.unsafe))].map((id) => estimate.lines.find((l) => l.id === id)!);
+  const faults = [...new Set(left.flatMap((l) => (l.fault === null ? [] : [labelOf(l.fault)])))];
+  if (faults.length === 0) return [];
+  return [
+    {
+      text: `I was told that this can hurt somebody and I leave it as it is: ${faults.join(', ').toLowerCase()}.`,
+      danger: true,
+    },
+  ];
+}
+
+/** Schools that the work follows, where they matter. */
+function schoolTerms({ facts, state }: PaperGiven): string[] {
+  const shop = state.shop.schools as SchoolChoices;
+  return schoolsOf(facts.proved)
+    .filter((s) => s.id in facts.agree.schools || s.id === 'interlock')
+    .map((s) => `${s.question} ${s[followed(s, shop, facts.agree.schools)]}. ${s.why}`);
+}
+
+function needsEstimate({ facts }: PaperGiven): EstimateView {
+  const { estimate } = facts.agree;
+  refuseIf(estimate ? [] : [{ field: 'kind', message: 'There is no estimate yet.' }]);
+  return estimate!;
+}
+
+function needsAgreed(given: PaperGiven): { estimate: EstimateView; offer: Offer } {
+  const estimate = needsEstimate(given);
+  const { standing, offer } = given.facts.agree;
+  const taken = estimate.offers.find((o) => o.id === offer);
+  refuseIf(
+    taken && (standing === 'agreed' || standing === 'within-limit' || standing === 'found-since')
+      ? []
+      : [{ field: 'kind', message: 'The owner has agreed to no offer yet.' }],
+  );
+  return { estimate, offer: taken! };
+}
+
+function estimatePaper(given: PaperGiven): PaperContent {
+  const estimate = needsEstimate(given);
+  const { terms } = estimate;
+  const { state } = given;
+  const money = (minor: number) => moneyText(minor, state.shop.currency, state.shop.locale);
+  const notWorth = estimate.lines.filter((l) => l.group === 'not');
+  const fee = chargesOf(state.shop.charges).diagnosisMinor;
+  return {
+    ...headOf('estimate', given),
+    said: [
+      ...foundOf(given),
+      ...(terms.words ? [{ title: 'To say', texts: [terms.words] }] : []),
+      ...(notWorth.length > 0
+        ? [{ title: 'Not worth it', texts: notWorth.map((l) => `${l.label}: ${l.reason}`) }]
+        : []),
+    ],
+    ...table(estimate.offers, estimate, given),
+    terms: [
+      `Ready on ${terms.readyOn} if you answer in time. These prices hold until ${terms.validUntil}.`,
+      `We stand for our work for ${terms.warrantyDays} days.`,
+      ...(terms.depositMinor > 0 ? [`Before we begin we ask for ${money(terms.depositMinor)}.`] : []),
+      ...(fee > 0 ? [`Looking for the fault costs ${money(fee)}; it falls away when we repair it.`] : []),
+      ...(terms.included && !terms.exempt ? ['Prices are told with their taxes.'] : []),
+      ...schoolTerms(given),
+    ],
+    signs: [...warnings(estimate, estimate.offers), { text: 'I agree to: ____________________', danger: false }],
+  };
+}
+
+function orderPaper(given: PaperGiven): PaperContent {
+  const { estimate, offer } = needsAgreed(given);
+  const answer = given.facts.agree.answers.at(-1)!;
+  return {
+    ...headOf('order', given),
+    said: [
+      ...foundOf(given),
+      {
+        title: 'You agreed',
+        texts: [`${answer.who}, ${answer.at.slice(0, 10)}${answer.words ? `: “${answer.words}”` : '.'}`],
+      },
+    ],
+    ...table([offer], estimate, given),
+    terms: [
+      `Ready on ${estimate.terms.readyOn}. We stand for our work for ${estimate.terms.warrantyDays} days.`,
+      ...schoolTerms(given),
+    ],
+    signs: warnings(estimate, [offer]),
+  };
+}
+
+function invoicePaper(given: PaperGiven): PaperContent {
+  const { estimate, offer } = needsAgreed(given);
+  const { facts, letterhead, today } = given;
+  const isBilled = facts.agree.documents.some(
+    (d) => d.kind === 'invoice' && !facts.agree.documents.some((c) => c.corrects === d.id),
+  );
+  refuseIf(isBilled ? [{ field: 'kind', message: 'It is billed already: take that invoice back first.' }] : []);
+  const { payDays } = letterheadOf(letterhead);
+  const shown = table([offer], estimate, given);
+  const due = offer.bill.grossMinor - facts.agree.paidMinor;
+  return {
+    ...headOf('invoice', given),
+    said: foundOf(given).filter((s) => s.title !== 'You told us'),
+    ...shown,
+    totals: [
+      ...shown.totals,
+      ...(facts.agree.paidMinor > 0
+        ? [
+            { label: 'Paid before', minor: [-facts.agree.paidMinor], strong: false },
+            { label: 'Still to pay', minor: [due], strong: true },
+          ]
+        : []),
+    ],
+    terms: [
+      payDays > 0 ? `To be paid by ${addDays(today, payDays)}.` : 'To be paid on receipt.',
+      `We stand for our work for ${estimate.terms.warrantyDays} days.`,
+      ...(given.state.customer.taxExempt ? ['No tax is charged: the customer is exempt.'] : []),
+    ],
+    bill: {
+      lines: offer.lines.map(({ label, sort, thousandths, eachMinor }) => ({ label, sort, thousandths, eachMinor })),
+      bill: offer.bill,
+    },
+    pay: { dueOn: addDays(today, payDays), minor: Math.max(0, due), paidMinor: facts.agree.paidMinor },
+  };
+}
+
+function unrepairedPaper(given: PaperGiven): PaperContent {
+  const { facts } = given;
+  const charges = chargesOf(given.state.shop.charges);
+  const fees: [string, number][] = [['Looking for the fault', charges.diagnosisMinor]];
+  const lines = fees
+    .filter(([, minor]) => minor > 0)
+    .map(([label, eachMinor]): BillLine & { label: string } => ({ label, sort: 'fee', thousandths: 1000, eachMinor }));
+  const bill = billOf(lines, taxesOf(given.state.shop.taxes), { exempt: given.state.customer.taxExempt });
+  const answer = facts.agree.answers.at(-1);
+  const held = facts.cautions.filter(holdsBackPower).map((id) => knowledge.cautions.find((c) => c.id === id)!.label);
+  return {
+    ...headOf('unrepaired', given),
+    said: [
+      ...foundOf(given),
+      ...(answer ? [{ title: 'You answered', texts: [`${answer.who}: “${answer.words || answer.says}”`] }] : []),
+    ],
+    columns: ['To pay'],
+    groups:
+      lines.length > 0
+        ? [
+            {
+              title: 'Our work',
+              rows: lines.map((l, i) => ({ label: l.label, detail: '', minor: [bill.lines[i]!.toldMinor] })),
+            },
+          ]
+        : [],
+    totals: totalsOf([{ id: 'minimum', lines: [], minutes: 0, chargedMinutes: 0, bill, unsafe: [] }]),
+    box: {
+      title: held.length > 0 ? `Not to be used: ${held.join(', ').toLowerCase()}` : 'Not repaired and not tested here',
+      texts: ['Have it seen to before it is used.', ...facts.leftOpen.map(labelOf)],
+    },
+    bill: { lines, bill },
+  };
+}
+
+function bridgePapers(kind: 'consent' | 'label', given: PaperGiven): PaperContent {
+  const interlocks = given.facts.proved.filter((f) => schoolsOf([f]).some((s) => s.id === 'interlock'));
+  refuseIf(
+    interlocks.length > 0 ? [] : [{ field: 'kind', message: 'No tilt or seat switch was found to have failed here.' }],
+  );
+  const what = interlocks.map(labelOf).join(', ');
+  const danger =
+    'This protection is bridged: the machine no longer stops by itself. Switch it off by hand before you stand it up, leave it, or reach into it.';
+  if (kind === 'label')
+    return {
+      ...headOf('label', given),
+      box: { title: 'Protection bridged', texts: [danger, `${what}. ${given.today}`, given.facts.machine.tag] },
+    };
+  return {
+    ...headOf('consent', given),
+    said: [
+      { title: 'What has failed', texts: [`${what}.`] },
+      {
+        title: 'What is done instead',
+        texts: ['It is not replaced but bridged, as you wish. The machine carries a label, and its history says so.'],
+      },
+      {
+        title: 'What that means',
+        texts: [
+          danger,
+          'Local rules win over this paper: where one forbids it, it is not done. You may have the switch replaced at any time.',
+        ],
+      },
+    ],
+    signs: [
+      {
+        text: 'I know what is bridged and what can happen, and I want it so. In my own words: ____________________',
+        danger: true,
+      },
+    ],
+  };
+}
+
+/** What stands on a paper of a job. @throws ProblemError 400 when there is nothing to put on it yet */
+export function paperContent(
+  kind: 'estimate' | 'order' | 'invoice' | 'unrepaired' | 'consent' | 'label',
+  given: PaperGiven,
+): PaperContent {
+  switch (kind) {
+    case 'estimate':
+      return estimatePaper(given);
+    case 'order':
+      return orderPaper(given);
+    case 'invoice':
+      return invoicePaper(given);
+    case 'unrepaired':
+      return unrepairedPaper(given);
+    default:
+      return bridgePapers(kind, given);
+  }
+}
+
+/** The credit note that takes an invoice back: the same lines, all below nought. */
+export function creditContent(invoice: PaperContent, name: string, why: string, today: string): PaperContent {
+  const minus = (n: number) => (n === 0 ? 0 : -n);
+  return {
+    ...invoice,
+    kind: 'credit',
+    title: DOCUMENT_TITLES.credit,
+    date: today,
+    said: [{ title: `Takes back ${name}`, texts: [why] }],
+    groups: invoice.groups.map((g) => ({
+      ...g,
+      rows: g.rows.map((r) => ({ ...r, minor: r.minor.map((m) => (m === null ? null : minus(m))) })),
+    })),
+    totals: invoice.totals
+      .filter((t) => !['Paid before', 'Still to pay'].includes(t.label))
+      .map((t) => ({ ...t, minor: t.minor.map(minus) })),
+    terms: [],
+    pay: null,
+  };
+}
+
+/** What was paid, and what is still to pay. */
+export function receiptContent(
+  given: PaperGiven,
+  paid: { how: string; amountMinor: number; givenMinor: number | null; note: string },
+): PaperContent {
+  const change = paid.givenMinor === null ? 0 : paid.givenMinor - paid.amountMinor;
+  const how = { cash: 'in cash', card: 'by card', transfer: 'by transfer' }[paid.how] ?? paid.how;
+  return {
+    ...headOf('receipt', given),
+    said: paid.note ? [{ title: 'For', texts: [paid.note] }] : [],
+    columns: ['Paid'],
+    groups: [],
+    totals: [
+      { label: `Received ${how}`, minor: [paid.amountMinor], strong: true },
+      ...(paid.givenMinor === null
+        ? []
+        : [
+            { label: 'Handed over', minor: [paid.givenMinor], strong: false },
+            { label: 'Change given', minor: [change], strong: false },
+          ]),
+    ],
+  };
+}

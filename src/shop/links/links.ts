@@ -1,0 +1,176 @@
+import { database } from '@/data/database';
+import { deedDoneAt } from '@/data/deeds';
+import { countWrongLinks, insertLink, insertWrongLink, openLink, revokeLinks, sawLink } from '@/data/links';
+import { jobState } from '@/data/jobState';
+import { personById } from '@/data/people';
+import { smallPhotographOfJob } from '@/data/photographs';
+import { shopSettings } from '@/data/shopSettings';
+import type { Person } from '../access/person';
+import { everyone } from '../access/roles';
+import { tokenHash, tokenOfPress } from '../access/secrets';
+import { writeAnswer } from '../agree/recordAnswer';
+import { deedOn, once } from '../deed/deed';
+import { paperContent } from '../documents/paperContent';
+import { jobDeed } from '../jobDeed/jobDeed';
+import { factsOf } from '../jobView/jobFacts';
+import { notFound, ProblemError, refuseIf } from '../problem';
+import { dayInZone } from '../settings/day';
+import { letterheadOf } from '../terms/terms';
+import {
+  AnswerFromLinkDto,
+  MakeLinkDto,
+  RevokeLinksDto,
+  type AnswerByLinkDto,
+  type LinkView,
+  type MadeLink,
+} from './dto';
+
+/** Wrong tokens from one address in a quarter of an hour; a link has 256 bits, so nobody comes near one by guessing. */
+const MOST_WRONG = 20;
+const WINDOW_MINUTES = 15;
+
+export const pathOfToken = (token: string) => `/o/${token}`;
+
+/** A page of its own for the owner of one job: a long random token, an end, and it can be taken back. */
+export const makeLink = deedOn(
+  { name: 'make-link', roles: everyone, summary: 'Make a page for the owner to answer on', dto: MakeLinkDto },
+  async (person, jobId: number, dto): Promise<MadeLink> => {
+    // The same press makes the same token again: a lost answer loses no link, and none is kept in clear.
+    const token = tokenOfPress(person.id, dto.key);
+    await once(person, 'make-link', dto, jobId, async (db) => {
+      const state = await jobState(db, jobId);
+      if (!state) throw notFound('This job');
+      refuseIf(
+        state.estimate ? [] : [{ field: 'days', message: 'There is nothing to answer yet: make an estimate first.' }],
+      );
+      await insertLink(db, { job_id: jobId, token_hash: tokenHash(token), days: dto.days, person_id: person.id });
+      return {};
+    });
+    return { path: pathOfToken(token) };
+  },
+);
+
+/** Takes back every link of a job. */
+export const revokeLink = jobDeed({
+  name: 'revoke-links',
+  roles: everyone,
+  summary: 'Take the owner’s pages of this job back',
+  dto: RevokeLinksDto,
+  async work({ db, jobId, tell }) {
+    const open = await revokeLinks(db, jobId);
+    refuseIf(open > 0 ? [] : [{ field: 'link', message: 'No page is open.' }]);
+    tell('note', 'The owner’s page was taken back.');
+  },
+});
+
+/**
+ * The link that a token opens. Wrong ones are counted by address before the next is looked at.
+ * @throws ProblemError 404 for every token that opens nothing, whatever the reason; 429 after too many
+ */
+async function linkOf(token: string, address: string) {
+  const db = database();
+  if ((await countWrongLinks(db, address, WINDOW_MINUTES)) >= MOST_WRONG)
+    throw new ProblemError(429, 'Too many wrong addresses. Wait a quarter of an hour.', [], {
+      retryAfterS: WINDOW_MINUTES * 60,
+    });
+  const link = await openLink(db, tokenHash(token));
+  if (!link) {
+    await insertWrongLink(db, address);
+    throw notFound('This page');
+  }
+  return link;
+}
+
+/** What the page of a link shows. @throws ProblemError 404, 429 */
+export async function linkView(token: string, address: string): Promise<LinkView> {
+  const db = database();
+  const link = await linkOf(token, address);
+  await sawLink(db, link.id);
+  const [state, shop] = await Promise.all([jobState(db, link.job_id), shopSettings(db)]);
+  const facts = factsOf(state!);
+  const { estimate, standing, answers } = facts.agree;
+  const head = letterheadOf(shop.letterhead);
+  const paper = estimate
+    ? paperContent('estimate', {
+        facts,
+        state: state!,
+        letterhead: shop.letterhead,
+        shopName: shop.name,
+        today: dayInZone(new Date(), shop.zone),
+      })
+    : null;
+  const isAnswered = ['agreed', 'as-is', 'scrap'].includes(standing);
+  const last = answers.at(-1);
+  return {
+    shop: { name: shop.name, phone: head.phone, address: head.address },
+    customer: facts.customer.name,
+    machine: `${facts.machine.maker} ${facts.machine.model}`,
+    said: paper?.said ?? [],
+    photographs: facts.photographs.map(({ id, caption }) => ({ id, caption })),
+    estimate:
+      estimate && paper
+        ? {
+            id: estimate.id,
+            number: estimate.number,
+            columns: estimate.offers.map((o, i) => ({
+              id: o.id,
+              title: paper.columns[i]!,
+              minor: o.bill.grossMinor,
+              unsafe: [...new Set(o.unsafe.map((id) => estimate.lines.find((l) => l.id === id)!.label))],
+            })),
+            groups: paper.groups,
+            totals: paper.totals,
+            terms: paper.terms,
+          }
+        : null,
+    answered: isAnswered && last ? { says: last.says, who: last.who, at: last.at } : null,
+    isClosed: facts.closedAt !== null,
+    currency: facts.currency,
+    locale: shop.locale,
+  };
+}
+
+/** A photograph of the job that a link opens, the small one. @throws ProblemError 404, 429 */
+export async function linkPhotograph(token: string, address: string, id: number): Promise<Buffer> {
+  const link = await linkOf(token, address);
+  const bytes = await smallPhotographOfJob(database(), id, link.job_id);
+  if (!bytes) throw notFound('This photograph');
+  return bytes;
+}
+
+const answerFromLink = jobDeed({
+  name: 'answer-by-link',
+  roles: everyone,
+  summary: 'The owner answers on the page of a link',
+  dto: AnswerFromLinkDto,
+  byOwner: true,
+  async work(scene, { answer, link }) {
+    const { estimate, standing } = scene.facts.agree;
+    if (estimate?.id !== answer.estimate)
+      throw new ProblemError(409, 'The offer was changed meanwhile: look at it again.');
+    refuseIf(
+      standing === 'agreed' || standing === 'as-is' || standing === 'scrap'
+        ? [{ field: 'says', message: 'It was answered already: call us to change it.' }]
+        : [],
+    );
+    await writeAnswer(scene, { ...answer, way: 'link', linkId: link });
+  },
+});
+
+/** The owner’s answer. @throws ProblemError 404, 429; 400 that names each field; 409 when the offer was changed meanwhile */
+export async function answerByLink(token: string, address: string, dto: AnswerByLinkDto): Promise<LinkView> {
+  const db = database();
+  const link = await linkOf(token, address);
+  const state = await jobState(db, link.job_id);
+  const maker = (await personById(db, link.person_id!))!;
+  // Pressed twice: nothing is done again, and the page is as it is now.
+  if (await deedDoneAt(db, dto.key, maker.id)) return linkView(token, address);
+  const person: Person = { id: maker.id, name: maker.name, role: maker.role };
+  await answerFromLink(person, link.job_id, {
+    key: dto.key,
+    version: state!.job.version,
+    link: link.id,
+    answer: dto,
+  });
+  return linkView(token, address);
+}
