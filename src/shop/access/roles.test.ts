@@ -33,7 +33,15 @@ test('the table, as the shop agreed on it', () => {
     ].sort(),
   );
   expect(only('owner', 'counter').sort()).toEqual(
-    ['amend-customer', 'change-owner', 'close-day', 'merge-customers', 'merge-machines', 'put-contact', 'put-site'].sort(),
+    [
+      'amend-customer',
+      'change-owner',
+      'close-day',
+      'merge-customers',
+      'merge-machines',
+      'put-contact',
+      'put-site',
+    ].sort(),
   );
   expect(only('owner', 'technician').sort()).toEqual(
     [

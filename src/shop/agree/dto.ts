@@ -14,13 +14,14 @@ import {
   Max,
   Min,
 } from 'class-validator';
-import { LINE_GROUPS, type LineGroup, type Offer, type OfferId, type OfferLine } from '@/core/agree/offers';
-import { LINE_SORTS, type LineSort } from '@/core/money/bill';
+import { LINE_GROUPS, type LineGroup, type OfferId, type OfferLine } from '@/core/agree/offers';
+import { LINE_SORTS, type LineSort, type TaxRules } from '@/core/money/bill';
 import type { Charges } from '@/core/money/terms';
 import type { WearNow } from '@/knowledge/waysOn';
-import type { School, SchoolChoices } from '@/knowledge/schools';
+import type { School } from '@/knowledge/schools';
 import { JobDeedDto } from '../jobDeed/dto';
 import { Nested } from '../nested';
+import { ANSWERS, ANSWER_WAYS } from '../standing/dto';
 import { SchoolChoiceDto } from '../terms/dto';
 
 const MOST_MINOR = 100_000_000;
@@ -153,9 +154,6 @@ export class MakeEstimateDto extends JobDeedDto {
   replacement!: ReplacementDto;
 }
 
-export const ANSWERS = ['yes', 'as-is', 'scrap', 'ask-again', 'limit'] as const;
-export const ANSWER_WAYS = ['counter', 'phone', 'message', 'paper'] as const;
-
 /** What the owner said, who said it, when and in what words. */
 export class RecordAnswerDto extends JobDeedDto {
   @IsIn(ANSWERS, { message: `One of ${ANSWERS.join(', ')}.` })
@@ -230,88 +228,6 @@ export class BridgeDto extends JobDeedDto {
   labelPrinted!: boolean;
 }
 
-export interface EstimateView {
-  id: number;
-  number: number;
-  lines: OfferLine[];
-  offers: Offer[];
-  terms: EstimateTerms;
-  at: string;
-  by: string | null;
-}
-
-export interface EstimateTerms {
-  off100k: number;
-  offMinor: number;
-  depositMinor: number;
-  readyOn: string;
-  validUntil: string;
-  warrantyDays: number;
-  words: string;
-  exempt: boolean;
-  /** Prices are told with the taxes in them. */
-  included: boolean;
-  replacement: {
-    newMinor: number | null;
-    usedMinor: number | null;
-    doubtFault: string | null;
-    doubtMonths: number | null;
-  };
-}
-
-export interface AnswerView {
-  id: number;
-  says: (typeof ANSWERS)[number];
-  offer: OfferId | null;
-  way: (typeof ANSWER_WAYS)[number] | 'link';
-  who: string;
-  words: string;
-  signed: string;
-  limitMinor: number | null;
-  askOn: string | null;
-  at: string;
-  by: string | null;
-}
-
-/** How a job stands with its owner. */
-export type Standing =
-  /** Nothing was offered, and nothing said. */
-  | 'open'
-  /** Offered, and no answer yet. */
-  | 'offered'
-  | 'agreed'
-  /** What was offered lies below a limit that was agreed before. */
-  | 'within-limit'
-  /** Something was found since that nobody agreed to. */
-  | 'found-since'
-  | 'ask-again'
-  | 'as-is'
-  | 'scrap';
-
-export interface AgreeView {
-  standing: Standing;
-  /** It may be opened further, as far as the owner is concerned. */
-  mayOpen: boolean;
-  estimate: EstimateView | null;
-  /** Which offer stands agreed. */
-  offer: OfferId | null;
-  limitMinor: number | null;
-  /** Newest last. */
-  answers: AnswerView[];
-  /** Faults that were found since the owner agreed. */
-  foundSince: string[];
-  declinedBefore: { label: string; fault: string | null; at: string; job: number }[];
-  documents: { id: number; kind: string; name: string; at: string; totalMinor: number; corrects: number | null }[];
-  payments: { id: number; how: string; amountMinor: number; at: string }[];
-  paidMinor: number;
-  links: { id: number; expiresAt: string; seenAt: string | null }[];
-  messages: { id: number; subject: string; state: string; lastError: string; at: string }[];
-  bridges: { fault: string; who: string; words: string; rule: string; at: string; job: number }[];
-  /** Otherwise than the shop. */
-  schools: SchoolChoices;
-  locale: string;
-}
-
 /** One extra job that was looked at. */
 export interface ExtraView {
   fault: string;
@@ -341,6 +257,7 @@ export interface ProposalView {
   warrantyInForce: boolean;
   labourMinor: number | null;
   charges: Charges;
+  taxes: TaxRules;
   currency: string;
   locale: string;
   exempt: boolean;

@@ -12,7 +12,8 @@ import { jobDeed } from '../jobDeed/jobDeed';
 import { refuseIf, type FieldProblem } from '../problem';
 import { dayInZone } from '../settings/day';
 import { chargesOf, taxesOf } from '../terms/terms';
-import { MakeEstimateDto, type EstimateTerms } from './dto';
+import { MakeEstimateDto } from './dto';
+import type { EstimateTerms } from '../standing/dto';
 
 /**
  * Puts offers before the owner: priced and added up here, whatever the screen reckoned. One that was made before stands in the

@@ -19,7 +19,7 @@ import type { WearNow } from '@/knowledge/waysOn';
 import { lifeInUse, wearLives } from '@/knowledge/wearLives';
 import type { JobFacts } from '../jobView/dto';
 import { procedureOf } from '../jobView/procedureOf';
-import { chargesOf } from '../terms/terms';
+import { chargesOf, taxesOf } from '../terms/terms';
 import type { ExtraView, ProposalView } from './dto';
 
 type Line = ProposalView['lines'][number];
@@ -176,6 +176,7 @@ export function proposalOf({
     warrantyInForce: facts.warranty.inForce,
     labourMinor: shop.labourMinor,
     charges,
+    taxes: taxesOf(shop.taxes),
     currency: shop.currency,
     locale: shop.locale,
     exempt: customer.taxExempt,

@@ -7,7 +7,7 @@ import { everyone } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseIf, type FieldProblem } from '../problem';
 import { dayInZone } from '../settings/day';
-import type { EstimateView } from './dto';
+import type { EstimateView } from '../standing/dto';
 import { RecordAnswerDto } from './dto';
 
 /** Writes down what the owner said. A yes opens the way; what was not wanted is kept for the next visit. */

@@ -1,5 +1,4 @@
 import { IsIn, IsInt, IsOptional, IsString, Length, Matches, Max, Min } from 'class-validator';
-import type { Bill } from '@/core/money/bill';
 import { DeedDto } from '../deed/dto';
 import { JobDeedDto } from '../jobDeed/dto';
 
@@ -62,57 +61,29 @@ export class CloseDayDto extends DeedDto {
   note!: string;
 }
 
-/** A paper as it was given: everything on it, so that it can be shown again as it was. */
-export interface PaperContent {
-  kind: string;
-  title: string;
-  shop: {
-    name: string;
-    address: string;
-    phone: string;
-    taxNumber: string;
-    iban: string;
-    bic: string;
-    country: string;
-    footer: string;
-  };
-  customer: { name: string; address: string; business: boolean; exempt: boolean };
-  machine: { tag: string; maker: string; model: string; serial: string };
-  job: number;
-  /** Calendar date in the shop's zone. */
-  date: string;
-  locale: string;
-  currency: string;
-  said: { title: string; texts: string[] }[];
-  /** Offers side by side; one for everything else. */
-  columns: string[];
-  groups: { title: string; rows: { label: string; detail: string; minor: (number | null)[] }[] }[];
-  totals: { label: string; minor: number[]; strong: boolean }[];
-  terms: string[];
-  /** What somebody signs, and in which words. */
-  signs: { text: string; danger: boolean }[];
-  /** What stands in a box of its own. */
-  box: { title: string; texts: string[] } | null;
-  /** For files: what was billed; absent where nothing is. */
-  bill: { lines: { label: string; sort: string; thousandths: number; eachMinor: number }[]; bill: Bill } | null;
-  pay: { dueOn: string; minor: number; paidMinor: number } | null;
-}
-
-export interface PaperView {
-  id: number;
-  name: string;
-  content: PaperContent;
-  paper: 'A4' | 'Letter';
-  corrects: string | null;
-  correctedBy: string | null;
-  /** EPC069-12, as SVG; null where it cannot be paid so. */
-  qr: string | null;
-}
-
 export interface TakingsView {
   day: string;
   currency: string;
   locale: string;
   taken: { how: string; minor: number; count: number }[];
   closed: { expectedMinor: number; countedMinor: number; note: string; at: string } | null;
+}
+
+/** Papers that were given, newest first. */
+export interface DocumentsView {
+  documents: {
+    id: number;
+    name: string;
+    kind: string;
+    job: number;
+    tag: string;
+    customer: string;
+    totalMinor: number;
+    currency: string;
+    at: string;
+    isCorrected: boolean;
+  }[];
+  /** The next page begins before this one; null at the end. */
+  before: number | null;
+  locale: string;
 }

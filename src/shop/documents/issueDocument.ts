@@ -1,11 +1,12 @@
 import { documentById, insertDocument, type DocumentKind } from '@/data/documents';
 import { shopSettings } from '@/data/shopSettings';
-import { documentName, DOCUMENT_TITLES } from '../agree/documentName';
+import { documentName, DOCUMENT_TITLES } from '../standing/documentName';
 import { everyone } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseIf } from '../problem';
 import { dayInZone } from '../settings/day';
-import { IssueDocumentDto, type PaperContent } from './dto';
+import { IssueDocumentDto } from './dto';
+import type { PaperContent } from '../papers/dto';
 import { creditContent, paperContent, type PaperGiven } from './paperContent';
 
 /** Gives a paper under the next number of its kind and year. It stands as it was given: a correction is a new one. */

@@ -6,12 +6,12 @@ import type { DocumentKind } from '@/data/documents';
 import type { JobState } from '@/data/jobState';
 import { knowledge, holdsBackPower } from '@/knowledge';
 import { followed, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
-import { DOCUMENT_TITLES } from '../agree/documentName';
-import type { EstimateView } from '../agree/dto';
+import { DOCUMENT_TITLES } from '../standing/documentName';
+import type { EstimateView } from '../standing/dto';
 import type { WrittenFacts } from '../jobView/jobFacts';
 import { refuseIf } from '../problem';
 import { chargesOf, letterheadOf, taxesOf } from '../terms/terms';
-import type { PaperContent } from './dto';
+import type { PaperContent } from '../papers/dto';
 
 export const OFFER_TITLES: Record<OfferId, string> = {
   minimum: 'The least we stand behind',

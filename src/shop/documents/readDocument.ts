@@ -1,11 +1,12 @@
 import { database } from '@/data/database';
-import { correctionOf, documentById, documents, type DocumentKind } from '@/data/documents';
+import { correctionOf, documentById, documents } from '@/data/documents';
 import { shopSettings } from '@/data/shopSettings';
-import { documentName } from '../agree/documentName';
+import { documentName } from '../standing/documentName';
 import { squareCode } from '../codes/codes';
 import { inPaperThread } from '../papers/paperThreads';
 import { notFound, refuseIf } from '../problem';
-import type { PaperContent, PaperView } from './dto';
+import type { DocumentsView } from './dto';
+import type { PaperContent, PaperView } from '../papers/dto';
 import { epcCode } from './epcCode';
 import { ublInvoice } from './ublInvoice';
 
@@ -54,24 +55,6 @@ export async function paperUbl(id: number): Promise<{ name: string; xml: string 
 }
 
 const PAGE = 50;
-
-export interface DocumentsView {
-  documents: {
-    id: number;
-    name: string;
-    kind: DocumentKind;
-    job: number;
-    tag: string;
-    customer: string;
-    totalMinor: number;
-    currency: string;
-    at: string;
-    isCorrected: boolean;
-  }[];
-  /** The next page begins before this one; null at the end. */
-  before: number | null;
-  locale: string;
-}
 
 /** Papers, newest first, page by page. */
 export async function listDocuments(before?: number): Promise<DocumentsView> {

@@ -1,7 +1,7 @@
 import { InvoiceService, type Invoice } from '@e-invoice-eu/core';
 import { create } from 'xmlbuilder2';
 import { billOf, LINE_SORTS, type BillLine, type TaxRules } from '@/core/money/bill';
-import type { PaperContent } from './dto';
+import type { PaperContent } from '../papers/dto';
 import { creditContent } from './paperContent';
 import { ublInvoice } from './ublInvoice';
 

@@ -1,6 +1,6 @@
 import { create } from 'xmlbuilder2';
 import { decimalOf } from '@/core/money/currency';
-import type { PaperContent } from './dto';
+import type { PaperContent } from '../papers/dto';
 
 const NAMESPACES = {
   invoice: 'urn:oasis:names:specification:ubl:schema:xsd:Invoice-2',
@@ -103,7 +103,7 @@ export function ublInvoice(name: string, content: PaperContent, corrects: string
 const percent = (per100k: number) => String(per100k / 1000);
 
 /** XML 1.0 knows no control characters; what a person typed must not break a file. */
-// eslint-disable-next-line no-control-regex -- they are what is taken out
+
 const plain = (text: string) => text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '').trim();
 
 function nameOf(content: PaperContent, i: number): string {

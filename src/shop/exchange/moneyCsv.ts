@@ -2,8 +2,8 @@ import type { Db } from '@/data/database';
 import { decimalOf } from '@/core/money/currency';
 import { documentsAfter, paymentsAfter, type DocumentRow } from '@/data/documents';
 import type { Person } from '../access/person';
-import { documentName } from '../agree/documentName';
-import type { PaperContent } from '../documents/dto';
+import { documentName } from '../standing/documentName';
+import type { PaperContent } from '../papers/dto';
 import { writeCsv } from './csv';
 import { writtenOut } from './written';
 

@@ -3,7 +3,7 @@ import type { Change } from '@/core/strip/changed';
 import type { StripStep } from '@/core/strip/procedure';
 import type { Cup, Loss } from '@/core/strip/tray';
 import type { BackLine } from '@/core/strip/wayBack';
-import type { AgreeView } from '../agree/dto';
+import type { AgreeView } from '../standing/dto';
 import type { OddsView } from '../finding/dto';
 import type { KeptGauge } from '../gauges/dto';
 import type { PhotographView } from '../pictures/dto';

@@ -4,7 +4,7 @@ import { partsFor } from '@/data/jobs';
 import { jobState, type JobState } from '@/data/jobState';
 import { jobsOf } from '@/data/machines';
 import { kindById, knowledge } from '@/knowledge';
-import { agreeOf } from '../agree/agreeOf';
+import { agreeOf } from '../standing/agreeOf';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import { beforeNow } from '../finding/beforeNow';

@@ -17,6 +17,7 @@ export function nextActionOf(job: WrittenFacts, odds: AssessmentView | null): Ne
   if (job.stage === 'closed') return null;
   if (job.stage === 'find' && job.complaints.length === 0) return onVisit(job);
   if (job.stage === 'find') return inFind(job, odds);
+  if (job.stage === 'agree') return inAgree(job);
   if (job.stage === 'strip') {
     const [step] = job.strip.ahead;
     return step
@@ -46,6 +47,25 @@ const aboutMinutes = (minutes: number) => Math.max(0.5, Math.round(2 * minutes) 
 function onVisit(job: WrittenFacts): NextAction {
   const line = job.service.find((s) => !s.done);
   return line ? { text: `Service: ${line.label}`, minutes: 5 } : { text: 'Go to Fit', minutes: 1 };
+}
+
+/** Until the owner answers there is only asking; then the work goes on, or the machine goes home. */
+function inAgree({ agree }: WrittenFacts): NextAction {
+  switch (agree.standing) {
+    case 'agreed':
+    case 'within-limit':
+      return { text: 'Agreed: go on', minutes: 1 };
+    case 'found-since':
+      return { text: 'Found something since: ask the owner again', minutes: 5 };
+    case 'as-is':
+      return { text: 'Not wanted: hand it back as it is', minutes: 5 };
+    case 'scrap':
+      return { text: 'Not wanted: scrap it here', minutes: 5 };
+    case 'open':
+      return { text: 'Put the offer to the owner', minutes: 5 };
+    default:
+      return { text: 'Ask the owner for an answer', minutes: 3 };
+  }
 }
 
 function inFind(job: WrittenFacts, odds: AssessmentView | null): NextAction {

@@ -2,7 +2,7 @@ import { IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-valid
 import type { OfferId } from '@/core/agree/offers';
 import { DeedDto } from '../deed/dto';
 import { JobDeedDto } from '../jobDeed/dto';
-import type { PaperContent } from '../documents/dto';
+import type { PaperContent } from '../papers/dto';
 
 export class MakeLinkDto extends DeedDto {
   @IsInt()

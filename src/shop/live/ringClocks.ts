@@ -2,6 +2,7 @@ import { setActor } from '@/data/audit';
 import { database, inTransaction, type Db } from '@/data/database';
 import { insertTimeline, jobById, nextRingMs, ringWaits } from '@/data/jobs';
 import { deleteStale } from '@/data/deeds';
+import { deleteOldLinkTries } from '@/data/links';
 import { deleteLoosePhotographs } from '@/data/photographs';
 import { waitKinds } from '@/knowledge/counter';
 
@@ -60,5 +61,6 @@ export async function tidy(): Promise<void> {
     await setActor(t, 0, 'tidy');
     await deleteLoosePhotographs(t);
     await deleteStale(t);
+    await deleteOldLinkTries(t);
   });
 }

@@ -1,7 +1,7 @@
 import pdfmake from 'pdfmake';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { moneyText } from '@/core/money/currency';
-import type { PaperContent, PaperView } from '../documents/dto';
+import type { PaperContent, PaperView } from './dto';
 import { prepareTypefaces } from './preparedTypefaces';
 import { inTypefaces } from './typefaces';
 

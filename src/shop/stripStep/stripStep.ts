@@ -2,7 +2,7 @@ import { closingOf, trialOf } from '@/core/strip/wayBack';
 import { takeBackTicks } from '@/data/jobs';
 import { putStripStep, takeBackStripStep } from '@/data/strip';
 import { bench } from '../access/roles';
-import type { Standing } from '../agree/dto';
+import type { Standing } from '../standing/dto';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { procedureOf } from '../jobView/procedureOf';
 import { refuseIf } from '../problem';

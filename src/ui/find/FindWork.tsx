@@ -155,7 +155,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
               </Button>
               {!finished && (
                 <Button size="small" onClick={onDone} disabled={busy}>
-                  Go to Fit without proof
+                  Go on without proof
                 </Button>
               )}
               <Typography variant="caption" sx={{ color: 'text.secondary' }}>

@@ -36,7 +36,7 @@ export function Proved({ job, odds, next, disabled, onDone }: Props) {
       </Typography>
       {onDone && (
         <Button variant={odds.finished ? 'contained' : 'outlined'} onClick={onDone} disabled={disabled} sx={{ mt: 1 }}>
-          {job.strip.ahead.length > 0 ? 'To Strip' : 'To Fit'}
+          To Agree
         </Button>
       )}
     </Notice>

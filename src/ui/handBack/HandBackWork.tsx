@@ -11,6 +11,7 @@ import { useMemo, useState } from 'react';
 import { knowledge } from '@/knowledge';
 import { arrivalSigns, endings } from '@/knowledge/counter';
 import type { Ending } from '@/shop/jobView/dto';
+import { Papers, Payment } from '../agree/Papers';
 import { faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { dayAt } from '../parts/instants';
@@ -28,6 +29,8 @@ export function HandBackWork({ desk }: { desk: JobDesk }) {
         Hand back
       </Typography>
       {job.stage === 'closed' ? <Ended desk={desk} /> : <Ends desk={desk} />}
+      <Payment desk={desk} />
+      <Papers desk={desk} kinds={['invoice', 'unrepaired']} />
     </Box>
   );
 }

@@ -2,6 +2,7 @@
 export const STAGES = [
   { id: 'take-in', label: 'Take in' },
   { id: 'find', label: 'Find' },
+  { id: 'agree', label: 'Agree' },
   { id: 'strip', label: 'Strip' },
   { id: 'fit', label: 'Fit' },
   { id: 'prove', label: 'Prove' },

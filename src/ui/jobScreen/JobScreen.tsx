@@ -11,6 +11,7 @@ import { lineSplits } from '@/core/diagnosis/lineSplit';
 import { knowledge } from '@/knowledge';
 import type { AssessmentView, OddsView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
+import { AgreeWork } from '../agree/AgreeWork';
 import { LineBoard } from '../board/LineBoard';
 import { MachineDrawing } from '../drawing/MachineDrawing';
 import type { StationState } from '../board/stationState';
@@ -187,8 +188,15 @@ export function JobScreen({
           {stage === 'take-in' && <TakenIn job={job} />}
           {stage === 'find' && job.visit && <ServiceVisit desk={desk} onDone={() => go('fit')} />}
           {stage === 'find' && (!job.visit || job.complaints.length > 0) && (
-            <FindWork desk={desk} onLook={setLooked} onDone={() => go(inside)} station={chosen} onStation={setChosen} />
+            <FindWork
+              desk={desk}
+              onLook={setLooked}
+              onDone={() => go('agree')}
+              station={chosen}
+              onStation={setChosen}
+            />
           )}
+          {stage === 'agree' && <AgreeWork desk={desk} onDone={() => go(inside)} onBack={() => go('find')} />}
           {stage === 'strip' && <StripWork desk={desk} onDone={() => go('fit')} onBack={() => go('find')} />}
           {stage === 'fit' && <FitWork desk={desk} onDone={() => go('prove')} onBack={() => go('find')} />}
           {stage === 'prove' && (

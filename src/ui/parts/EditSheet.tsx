@@ -112,8 +112,13 @@ export function EditSheet<View>(props: Props<View>) {
   };
   const isMoved = refusal?.status === 409 && refusal.current !== undefined && !props.current;
   const problem = (name: string) =>
-    refusal?.fields.find((f) => f.field === name || f.field.startsWith(`${name}[`) || f.field.startsWith(`${name}.`))
-      ?.message;
+    refusal?.fields.find(
+      (f) =>
+        f.field === name ||
+        f.field.endsWith(`.${name}`) ||
+        f.field.startsWith(`${name}[`) ||
+        f.field.startsWith(`${name}.`),
+    )?.message;
 
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="sheet-title">

@@ -11,6 +11,8 @@ const PLACES = [
   { href: '/shop', label: 'At a glance' },
   { href: '/shop/models', label: 'Models' },
   { href: '/shop/people', label: 'People' },
+  { href: '/shop/money', label: 'Money' },
+  { href: '/shop/messages', label: 'Messages' },
   { href: '/shop/learning', label: 'Finder' },
   { href: '/shop/audit', label: 'Audit' },
   { href: '/shop/doors', label: 'Door' },

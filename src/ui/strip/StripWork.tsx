@@ -125,6 +125,13 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
           )}
         </Typography>
       </Box>
+      {!closed && job.stage !== 'find' && !job.agree.mayOpen && (
+        <Notice title="The owner has not agreed yet: it is opened no further than Find did.">
+          <Link component={NextLink} href={`/jobs/${job.id}/agree`}>
+            To Agree
+          </Link>
+        </Notice>
+      )}
       <CautionGate desk={desk} />
       {step && dead && <CautionPlate {...cautionOf(dead)} />}
       <Meanwhile job={job} />

@@ -1,0 +1,87 @@
+import type { Offer, OfferId, OfferLine } from '@/core/agree/offers';
+import type { SchoolChoices } from '@/knowledge/schools';
+
+export const ANSWERS = ['yes', 'as-is', 'scrap', 'ask-again', 'limit'] as const;
+export const ANSWER_WAYS = ['counter', 'phone', 'message', 'paper'] as const;
+
+export interface EstimateView {
+  id: number;
+  number: number;
+  lines: OfferLine[];
+  offers: Offer[];
+  terms: EstimateTerms;
+  at: string;
+  by: string | null;
+}
+
+export interface EstimateTerms {
+  off100k: number;
+  offMinor: number;
+  depositMinor: number;
+  readyOn: string;
+  validUntil: string;
+  warrantyDays: number;
+  words: string;
+  exempt: boolean;
+  /** Prices are told with the taxes in them. */
+  included: boolean;
+  replacement: {
+    newMinor: number | null;
+    usedMinor: number | null;
+    doubtFault: string | null;
+    doubtMonths: number | null;
+  };
+}
+
+export interface AnswerView {
+  id: number;
+  says: (typeof ANSWERS)[number];
+  offer: OfferId | null;
+  way: (typeof ANSWER_WAYS)[number] | 'link';
+  who: string;
+  words: string;
+  signed: string;
+  limitMinor: number | null;
+  askOn: string | null;
+  at: string;
+  by: string | null;
+}
+
+/** How a job stands with its owner. */
+export type Standing =
+  /** Nothing was offered, and nothing said. */
+  | 'open'
+  /** Offered, and no answer yet. */
+  | 'offered'
+  | 'agreed'
+  /** What was offered lies below a limit that was agreed before. */
+  | 'within-limit'
+  /** Something was found since that nobody agreed to. */
+  | 'found-since'
+  | 'ask-again'
+  | 'as-is'
+  | 'scrap';
+
+export interface AgreeView {
+  standing: Standing;
+  /** It may be opened further, as far as the owner is concerned. */
+  mayOpen: boolean;
+  estimate: EstimateView | null;
+  /** Which offer stands agreed. */
+  offer: OfferId | null;
+  limitMinor: number | null;
+  /** Newest last. */
+  answers: AnswerView[];
+  /** Faults that were found since the owner agreed. */
+  foundSince: string[];
+  declinedBefore: { label: string; fault: string | null; at: string; job: number }[];
+  documents: { id: number; kind: string; name: string; at: string; totalMinor: number; corrects: number | null }[];
+  payments: { id: number; how: string; amountMinor: number; at: string }[];
+  paidMinor: number;
+  links: { id: number; expiresAt: string; seenAt: string | null }[];
+  messages: { id: number; subject: string; state: string; lastError: string; at: string }[];
+  bridges: { fault: string; who: string; words: string; rule: string; at: string; job: number }[];
+  /** Otherwise than the shop. */
+  schools: SchoolChoices;
+  locale: string;
+}

@@ -1,0 +1,159 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { Offer, OfferId } from '@/core/agree/offers';
+import { moneyText } from '@/core/money/currency';
+import type { ProposalView } from '@/shop/agree/dto';
+import { MoneyField } from '../parts/MoneyField';
+import type { Refusal } from '../parts/post';
+import { fonts } from '../theme/palette';
+import type { OfferDesk } from './useOffer';
+
+export const OFFER_TITLES: Record<OfferId, string> = {
+  minimum: 'The least we stand behind',
+  recommended: 'What we recommend',
+  all: 'All of it',
+};
+
+/** What each offer comes to, side by side, and what it leaves undone. */
+export function OfferCards({
+  offer: { offers, draft },
+  proposal: { currency, locale },
+  taken,
+}: {
+  offer: OfferDesk;
+  proposal: ProposalView;
+  /** Which one stands agreed. */
+  taken: OfferId | null;
+}) {
+  return (
+    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: `repeat(${Math.max(1, offers.length)}, minmax(0, 1fr))` }}>
+      {offers.map((o) => (
+        <Box
+          key={o.id}
+          component="section"
+          aria-label={OFFER_TITLES[o.id]}
+          sx={{
+            borderTop: '4px solid',
+            borderColor: taken === o.id ? 'bench.action' : 'bench.rule',
+            bgcolor: 'background.paper',
+            p: 1,
+          }}
+        >
+          <Typography variant="body2" sx={{ fontWeight: 600 }}>
+            {OFFER_TITLES[o.id]}
+            {taken === o.id && ', agreed'}
+          </Typography>
+          <Typography sx={{ fontFamily: fonts.reading, fontSize: '1.35rem', fontWeight: 700 }}>
+            {moneyText(o.bill.grossMinor, currency, locale)}
+          </Typography>
+          <Typography variant="body2" sx={{ color: 'text.secondary', fontSize: '0.86em' }}>
+            {o.minutes} min at the bench{o.chargedMinutes !== o.minutes && `, charged as ${o.chargedMinutes}`}
+            {o.bill.taxes.length > 0 && `, ${o.bill.taxes.map((t) => t.label).join(' and ')} in it`}
+          </Typography>
+          <Undone offer={o} lines={draft?.lines ?? []} />
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Undone({
+  offer,
+  lines,
+}: {
+  offer: Offer;
+  lines: readonly { id: string; label: string; fault: string | null; group: string }[];
+}) {
+  const inIt = new Set(offer.lines.map((l) => l.line));
+  const left = [
+    ...new Map(
+      lines.filter((l) => !inIt.has(l.id) && l.fault !== null && l.group !== 'not').map((l) => [l.fault, l]),
+    ).values(),
+  ];
+  if (left.length === 0) return null;
+  return (
+    <Typography variant="body2" sx={{ fontSize: '0.86em', mt: 0.5 }}>
+      Leaves undone: {left.map((l) => l.label.toLowerCase()).join(', ')}.
+      {offer.unsafe.length > 0 && (
+        <Box component="strong" sx={{ color: 'bench.hazard', display: 'block' }}>
+          Something that can hurt somebody is left: a warning is signed.
+        </Box>
+      )}
+    </Typography>
+  );
+}
+
+/** Date, discount, deposit and words of the offer. */
+export function OfferTermsForm({
+  offer: { draft, change },
+  proposal: { currency },
+  disabled,
+  problems,
+}: {
+  offer: OfferDesk;
+  proposal: ProposalView;
+  disabled: boolean;
+  problems: Refusal['fields'];
+}) {
+  if (!draft) return null;
+  const problem = (field: string) => problems.find((p) => p.field === field)?.message;
+  return (
+    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr' }}>
+      <TextField
+        size="small"
+        type="date"
+        label="Ready on"
+        value={draft.readyOn}
+        disabled={disabled}
+        error={Boolean(problem('readyOn'))}
+        helperText={problem('readyOn')}
+        onChange={(e) => change({ readyOn: e.target.value })}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      <TextField
+        size="small"
+        type="number"
+        label="We stand for it, days"
+        value={draft.warrantyDays}
+        disabled={disabled}
+        error={Boolean(problem('warrantyDays'))}
+        helperText={problem('warrantyDays')}
+        onChange={(e) => change({ warrantyDays: Math.max(0, Math.round(Number(e.target.value))) })}
+      />
+      <MoneyField
+        size="small"
+        label="Off the whole"
+        minor={draft.offMinor === 0 ? null : draft.offMinor}
+        currency={currency}
+        disabled={disabled}
+        error={Boolean(problem('offMinor'))}
+        helperText={problem('offMinor')}
+        onMinor={(minor) => change({ offMinor: minor ?? 0 })}
+      />
+      <MoneyField
+        size="small"
+        label="Deposit"
+        minor={draft.depositMinor === 0 ? null : draft.depositMinor}
+        currency={currency}
+        disabled={disabled}
+        error={Boolean(problem('depositMinor'))}
+        helperText={problem('depositMinor')}
+        onMinor={(minor) => change({ depositMinor: minor ?? 0 })}
+      />
+      <TextField
+        size="small"
+        label="To say with it"
+        value={draft.words}
+        disabled={disabled}
+        multiline
+        error={Boolean(problem('words'))}
+        helperText={problem('words')}
+        onChange={(e) => change({ words: e.target.value })}
+        sx={{ gridColumn: '1 / -1' }}
+      />
+    </Box>
+  );
+}

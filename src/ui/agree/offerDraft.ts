@@ -1,0 +1,105 @@
+import { offersOf, type Offer, type OfferLine } from '@/core/agree/offers';
+import { labourTerms } from '@/core/money/terms';
+import { isSafetyFault } from '@/knowledge/safetyFaults';
+import type { ProposalView } from '@/shop/agree/dto';
+import type { EstimateView } from '@/shop/standing/dto';
+
+/** A line as it is edited: its price may still have to be asked. */
+export type DraftLine = Omit<OfferLine, 'eachMinor'> & { eachMinor: number | null };
+
+/** What is being put together for the owner. */
+export interface OfferDraft {
+  lines: DraftLine[];
+  off100k: number;
+  offMinor: number;
+  depositMinor: number;
+  readyOn: string;
+  warrantyDays: number;
+  words: string;
+  newMinor: number | null;
+  usedMinor: number | null;
+  doubtFault: string | null;
+  doubtMonths: number | null;
+}
+
+/** What is proposed, before anybody changed it; an estimate that stands is taken as it was given. */
+export function draftFrom(proposal: ProposalView, estimate: EstimateView | null): OfferDraft {
+  if (estimate) {
+    const { replacement, off100k, offMinor, depositMinor, readyOn, warrantyDays, words } = estimate.terms;
+    return { lines: estimate.lines, off100k, offMinor, depositMinor, readyOn, warrantyDays, words, ...replacement };
+  }
+  return {
+    lines: proposal.lines,
+    off100k: 0,
+    offMinor: 0,
+    depositMinor: 0,
+    readyOn: proposal.readyOn,
+    warrantyDays: proposal.charges.warrantyDays,
+    words: '',
+    ...proposal.replacement,
+    doubtFault: null,
+    doubtMonths: null,
+  };
+}
+
+/** The offers as the server will reckon them; none while a discount is more than there is. */
+export function draftOffers(draft: OfferDraft, proposal: ProposalView): Offer[] {
+  const { taxes: rules, charges, labourMinor, exempt } = proposal;
+  try {
+    return offersOf(
+      draft.lines.map((l) => ({ ...l, eachMinor: l.eachMinor ?? 0 })),
+      {
+        rules,
+        labour: labourTerms(labourMinor ?? 0, charges, rules),
+        leastMinor: charges.leastMinor,
+        exempt,
+        off100k: draft.off100k,
+        offMinor: draft.offMinor,
+      },
+    );
+  } catch (error) {
+    if (error instanceof RangeError) return [];
+    throw error;
+  }
+}
+
+/** What is sent. */
+export function estimateBody(draft: OfferDraft): Record<string, unknown> {
+  const { lines, newMinor, usedMinor, doubtFault, doubtMonths, ...terms } = draft;
+  return {
+    ...terms,
+    lines: lines.map(({ safety: _, ...l }) => l),
+    replacement: { newMinor, usedMinor, doubtFault, doubtMonths: doubtFault === null ? null : doubtMonths },
+  };
+}
+
+let added = 0;
+
+/** A line of one’s own. */
+export function ownLine(sort: DraftLine['sort']): DraftLine {
+  return {
+    id: `own-${Date.now().toString(36)}-${added++}`,
+    group: 'must',
+    sort,
+    label: '',
+    minutes: sort === 'labour' ? 10 : null,
+    thousandths: 1000,
+    eachMinor: sort === 'labour' ? 0 : null,
+    off100k: 0,
+    fault: null,
+    code: null,
+    reason: '',
+    until: '',
+    safety: false,
+  };
+}
+
+/** Moves all lines of one fault together: its part does not wait while its work is done. */
+export function moved(lines: readonly DraftLine[], id: string, group: DraftLine['group']): DraftLine[] {
+  const fault = lines.find((l) => l.id === id)?.fault ?? null;
+  return lines.map((l) =>
+    l.id === id || (fault !== null && l.fault === fault)
+      ? { ...l, group, safety: l.fault !== null && isSafetyFault(l.fault) }
+      : l,
+  );
+}

@@ -1,0 +1,95 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { Offer } from '@/core/agree/offers';
+import type { ProposalView } from '@/shop/agree/dto';
+import type { JobDesk } from '../job/useJob';
+import { draftKeeper } from '../parts/draftKeeper';
+import { draftFrom, draftOffers, type OfferDraft } from './offerDraft';
+
+export interface OfferDesk {
+  proposal: ProposalView | null;
+  /** It could not be fetched. */
+  failed: boolean;
+  draft: OfferDraft | null;
+  offers: Offer[];
+  /** Something was changed since the last estimate, or none was made yet. */
+  isChanged: boolean;
+  change(change: Partial<OfferDraft>): void;
+  /** Begins again from what is proposed now. */
+  afresh(): void;
+  /** It was put to the owner: what was kept is forgotten. */
+  sent(): void;
+  retry(): void;
+}
+
+/** What is put together for the owner: proposed by the server, changed here, kept through a reload. */
+export function useOffer({ job }: JobDesk): OfferDesk {
+  const [proposal, setProposal] = useState<ProposalView | null>(null);
+  const [failed, setFailed] = useState(false);
+  const [edited, setEdited] = useState<OfferDraft | null>(null);
+  const [tries, setTries] = useState(0);
+  const [keeper] = useState(() => draftKeeper(`agree-${job.id}`));
+  const { estimate } = job.agree;
+  // Anew when something else was found, mended, fitted or chosen.
+  const basis = JSON.stringify([
+    job.proved,
+    job.repaired,
+    job.fitted.map((f) => f.id),
+    job.agree.schools,
+    estimate?.id,
+  ]);
+  useEffect(() => {
+    const stop = new AbortController();
+    const load = async () => {
+      const response = await fetch(`/api/v1/jobs/${job.id}/agree`, { signal: stop.signal }).catch(() => null);
+      if (stop.signal.aborted) return;
+      setFailed(!response?.ok);
+      if (response?.ok) setProposal((await response.json()) as ProposalView);
+    };
+    void load();
+    return () => stop.abort();
+  }, [job.id, basis, tries]);
+  useEffect(() => {
+    let here = true;
+    void keeper.restore().then((kept) => {
+      if (here && kept) setEdited((now) => now ?? (kept as OfferDraft));
+    });
+    return () => {
+      here = false;
+    };
+  }, [keeper]);
+  const proposed = useMemo(() => (proposal ? draftFrom(proposal, estimate) : null), [proposal, estimate]);
+  const draft = edited ?? proposed;
+  const offers = useMemo(() => (draft && proposal ? draftOffers(draft, proposal) : []), [draft, proposal]);
+  const change = useCallback(
+    (more: Partial<OfferDraft>) => {
+      if (!draft) return;
+      const next = { ...draft, ...more };
+      setEdited(next);
+      keeper.keep(next);
+    },
+    [draft, keeper],
+  );
+  const forget = useCallback(() => {
+    setEdited(null);
+    void keeper.drop();
+  }, [keeper]);
+  const afresh = useCallback(() => {
+    if (!proposal) return;
+    const next = draftFrom(proposal, null);
+    setEdited(next);
+    keeper.keep(next);
+  }, [proposal, keeper]);
+  return {
+    proposal,
+    failed,
+    draft,
+    offers,
+    isChanged: edited !== null || estimate === null,
+    change,
+    afresh,
+    sent: forget,
+    retry: () => setTries((n) => n + 1),
+  };
+}
