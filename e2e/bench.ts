@@ -120,3 +120,13 @@ export async function stripByKey(page: Page, key: string): Promise<void> {
   await expect(step).toBeVisible();
   while ((await step.count()) > 0) await pressOn(page, step, key);
 }
+
+/** From the proved cause: the offers are put to the owner, who says yes to the smallest; then the work goes on. */
+export async function agreed(page: Page, next: 'To Strip' | 'To Fit'): Promise<void> {
+  await page.getByRole('button', { name: 'To Agree' }).click();
+  await expect(page).toHaveURL(/\/agree$/);
+  await page.getByRole('button', { name: 'Put it to the owner' }).click();
+  await page.getByRole('button', { name: /^Yes: the least we stand behind/ }).click();
+  await expect(page.getByRole('heading', { name: /^Agree Agreed\./ })).toBeVisible();
+  await page.getByRole('button', { name: next }).click();
+}

@@ -64,6 +64,13 @@ test('from sign-in to hand-back without a mouse', async ({ page }) => {
   await pick('Sole plate off, look');
   await press(/missing or in pieces/);
   await expect(page.getByText(/^Cause proved:/)).toBeVisible();
+  await press('To Agree');
+  await expect(page).toHaveURL(/agree$/);
+  // The offer is put to the owner and answered without a pointer.
+  await expect(page.getByRole('button', { name: 'Put it to the owner' })).toBeEnabled();
+  await keyboard.press('Control+Enter');
+  await press(/^Yes: the least we stand behind/);
+  await expect(page.getByRole('heading', { name: /^Agree Agreed/ })).toBeVisible();
   await press('To Strip');
   await expect(page.getByRole('heading', { name: 'Strip', exact: true })).toBeVisible();
   await stripByKey(page, 'Enter');

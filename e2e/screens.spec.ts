@@ -32,7 +32,7 @@ async function screens(page: Page, place: Place): Promise<string[]> {
       '/customers/1',
     ],
     'a job': [
-      ...['take-in', 'find', 'strip', 'fit', 'prove', 'hand-back', 'care-sheet', 'job-sheet', 'tray-card'].map(
+      ...['take-in', 'find', 'agree', 'strip', 'fit', 'prove', 'hand-back', 'care-sheet', 'job-sheet', 'tray-card'].map(
         (s) => `${job}/${s}`,
       ),
       ...jobs.slice(1, 3).map((j) => `${j}/find`),
@@ -43,7 +43,11 @@ async function screens(page: Page, place: Place): Promise<string[]> {
       `/gauges/bearing?job=${job.split('/')[2]}`,
       '/specimen',
     ],
-    'the shop': ['/shop', ...['settings', 'models', 'people', 'learning', 'audit', 'data'].map((s) => `/shop/${s}`)],
+    'the shop': [
+      '/shop',
+      ...['settings', 'models', 'people', 'learning', 'audit', 'data', 'money', 'messages'].map((s) => `/shop/${s}`),
+      '/papers/1',
+    ],
   };
   return rooms[place];
 }

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { putOnBench, signIn, takeInStranger } from './bench';
+import { agreed, putOnBench, signIn, takeInStranger } from './bench';
 import { test } from './test';
 
 test.beforeEach(async ({ page, baseURL }) => signIn(page, baseURL!));
@@ -44,7 +44,7 @@ test('a wait clock sends the machine to the rack, holds it back from Prove, and 
   });
   await putOnBench(page, 'Pre-motor filter');
   await page.getByRole('button', { name: 'caked' }).click();
-  await page.getByRole('button', { name: 'To Fit' }).click();
+  await agreed(page, 'To Fit');
   const waits = page.getByRole('region', { name: 'Waits' });
   await waits.getByLabel('What').fill('foam, rinsed');
   await waits.getByLabel('Hours').fill('0');

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { pressOn, putOnBench, settled, signIn, stripByKey, takeInStranger } from './bench';
+import { agreed, pressOn, putOnBench, settled, signIn, stripByKey, takeInStranger } from './bench';
 import { test } from './test';
 
 test('a step is photographed by the camera over the bench, and its picture stands beside the way back', async ({
@@ -18,7 +18,7 @@ test('a step is photographed by the camera over the bench, and its picture stand
   await page.getByText(/^The way in: \d steps$/).click();
   await expect(page.getByText(/Sole plate screws out, the long ones apart/).first()).toBeVisible();
   await page.getByRole('button', { name: /missing or in pieces/ }).click();
-  await page.getByRole('button', { name: 'To Strip' }).click();
+  await agreed(page, 'To Strip');
   const step = page.getByRole('region', { name: 'Step on the bench' });
   await expect(step.getByRole('heading', { name: 'Roll out: free end first, belt slipped off it' })).toBeVisible();
   await settled(page);

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { freeMachine, putOnBench, signIn, signInByForm, stripByKey, takeInStranger } from './bench';
+import { agreed, freeMachine, putOnBench, signIn, signInByForm, stripByKey, takeInStranger } from './bench';
 import { test } from './test';
 
 test('a stranger’s upright with a dead roll: taken in, found, fitted, proved, handed back, due again', async ({
@@ -39,7 +39,7 @@ test('a stranger’s upright with a dead roll: taken in, found, fitted, proved, 
   await page.getByRole('button', { name: /missing or in pieces/ }).click();
   await expect(page.getByText('Cause proved: Belt broken.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^flat belt, proved at fault, open/ })).toBeVisible();
-  await page.getByRole('button', { name: 'To Strip' }).click();
+  await agreed(page, 'To Strip');
 
   // Strip: one key for each step, the screws into their cups, one of them missing.
   await expect(page.getByRole('heading', { name: 'Strip', exact: true })).toBeVisible();

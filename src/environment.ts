@@ -99,13 +99,15 @@ export function mailStandIn(env: Given = process.env): number | null {
 
 /** @throws Error that names everything that is wrong, so that a server does not start on it */
 export function checkEnvironment(env: Given = process.env): void {
-  const problems = [databaseUrl, shopSecret, logLevel, finderThreads, listenAt, trustedProxies, mailStandIn].flatMap((read) => {
-    try {
-      read(env);
-      return [];
-    } catch (error) {
-      return [(error as Error).message];
-    }
-  });
+  const problems = [databaseUrl, shopSecret, logLevel, finderThreads, listenAt, trustedProxies, mailStandIn].flatMap(
+    (read) => {
+      try {
+        read(env);
+        return [];
+      } catch (error) {
+        return [(error as Error).message];
+      }
+    },
+  );
   if (problems.length > 0) throw new Error(problems.join('\n'));
 }

@@ -23,10 +23,10 @@ test('the shop is as large as it should be, and made once', async () => {
   expect(await writeDemoShop(db)).toBeNull();
 });
 
-test('some fifteen machines are here, in different stages, one of them drying', async () => {
+test('some eighteen machines are here, in different stages, one of them drying', async () => {
   const { strips } = await bench();
-  expect(strips).toHaveLength(15);
-  expect(new Set(strips.map((s) => s.stage))).toEqual(new Set(['find', 'strip', 'fit', 'prove', 'hand-back']));
+  expect(strips).toHaveLength(18);
+  expect(new Set(strips.map((s) => s.stage))).toEqual(new Set(['find', 'agree', 'strip', 'fit', 'prove', 'hand-back']));
   expect(strips.filter((s) => s.wait?.kind === 'drying')).toHaveLength(1);
   for (const s of strips) expect(s.next).not.toBeNull();
 });

@@ -2,6 +2,7 @@ import sharp from 'sharp';
 import type { Knex } from 'knex';
 import { addDays } from '@/core/service/planDue';
 import type { Person } from '@/shop/access/person';
+import { recordAnswer } from '@/shop/agree/recordAnswer';
 import { fitPart } from '@/shop/fitPart/fitPart';
 import { readJob } from '@/shop/odds/readJob';
 import { keepPhotograph } from '@/shop/photographs/keepPhotograph';
@@ -103,8 +104,18 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
   ) => {
     for (const f of findings) await recordFindings(person, job, { ...(await base(job)), findings: [f] });
   };
-  const move = async (job: number, to: 'find' | 'strip' | 'fit' | 'prove' | 'hand-back') =>
-    moveStage(person, job, { ...(await base(job)), to });
+  const move = async (job: number, to: 'find' | 'strip' | 'fit' | 'prove' | 'hand-back') => {
+    // Nothing is opened further before the owner agreed.
+    if (to === 'strip' && !(await readJob(job)).agree.mayOpen)
+      await recordAnswer(person, job, {
+        ...(await base(job)),
+        says: 'yes',
+        way: 'counter',
+        who: 'The owner',
+        words: 'Do what it takes.',
+      });
+    await moveStage(person, job, { ...(await base(job)), to });
+  };
   const rebuild = async (job: number, but: string[] = []) => {
     for (const step of (await readJob(job)).rebuild)
       if (!but.includes(step.id)) await tickRebuild(person, job, { ...(await base(job)), step: step.id, done: true });

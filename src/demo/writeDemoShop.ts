@@ -18,6 +18,7 @@ import { planItems } from '@/knowledge/plans';
 import { newToken, tokenHash } from '@/shop/access/secrets';
 import { hashPassphrase } from '@/shop/access/passphrases';
 import { dayInZone } from '@/shop/settings/day';
+import { DEMO_TERMS, writeAnswers, writePastMoney } from './money';
 import * as names from './names';
 import { writeOpenJobs } from './openJobs';
 import { pressesOf } from './stripTimes';
@@ -40,7 +41,14 @@ export async function writeDemoShop(db: Knex) {
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
   const today = dayInZone(new Date(), ZONE);
   const people = await writePeople(db);
-  await insertShop(db, { name: 'Saltmarsh Floorcare', zone: ZONE, mains_v: MAINS_V, currency: 'USD', paper: 'A4' });
+  await insertShop(db, {
+    name: 'Saltmarsh Floorcare',
+    zone: ZONE,
+    mains_v: MAINS_V,
+    currency: 'USD',
+    paper: 'A4',
+    ...DEMO_TERMS,
+  });
   await writeParts(db, random);
 
   const customers = await db('customer')
@@ -156,6 +164,10 @@ export async function writeDemoShop(db: Knex) {
   for (const c of customers) await refreshCustomerSearch(db, c.id);
   await writeProcedures(db, models, people[0]!);
   const open = await writeOpenJobs(db, { people, machines: machines.slice(0, MACHINES), models, today, random });
+  await writePastMoney(db, random);
+  const owner = { id: people[0]!, name: 'Wren Ostrey', role: 'owner' } as const;
+  const hex = () => Math.floor(random() * 16).toString(16);
+  await writeAnswers(db, owner, today, () => 'xxxxxxxx-xxxx-4xxx-8xxx-xxxxxxxxxxxx'.replace(/x/g, hex));
   return { customers: customers.length, machines: machines.length, jobs: days.length + 2 * rarer.length, open };
 }
 

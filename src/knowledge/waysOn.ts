@@ -54,21 +54,19 @@ export function waysOn(given: WaysGiven): WayOn[] {
     ends: ends(w.thenMinor),
     ...more,
   });
-  const ours = given.offers.map(
-    (o): WayOn => ({
-      id: o.id,
-      label: o.label,
-      priceMinor: o.priceMinor,
-      parts: [
-        whole(given.machineAgeYears ?? UNKNOWN_YEARS),
-        ...given.wear.map((w) => {
-          if (o.mends.includes(w.fault)) return part(w, { ageYears: 0 });
-          if (given.doubt?.fault !== w.fault) return part(w);
-          return part(w, { life: { shape: 1, scaleYears: given.doubt.months / 12 }, ageYears: 0 });
-        }),
-      ],
-    }),
-  );
+  const ours = given.offers.map((o): WayOn => ({
+    id: o.id,
+    label: o.label,
+    priceMinor: o.priceMinor,
+    parts: [
+      whole(given.machineAgeYears ?? UNKNOWN_YEARS),
+      ...given.wear.map((w) => {
+        if (o.mends.includes(w.fault)) return part(w, { ageYears: 0 });
+        if (given.doubt?.fault !== w.fault) return part(w);
+        return part(w, { life: { shape: 1, scaleYears: given.doubt.months / 12 }, ageYears: 0 });
+      }),
+    ],
+  }));
   const used: WayOn[] =
     given.usedMinor === null
       ? []

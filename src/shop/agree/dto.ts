@@ -249,6 +249,8 @@ export interface ProposalView {
   /** What the extras that pay are worth together. */
   bundleWorthMinor: number;
   wear: WearNow[];
+  /** A second weakness that was found: what it does to the worth is said first. */
+  doubt: string | null;
   machineAgeYears: number | null;
   replacement: { newMinor: number | null; usedMinor: number | null };
   schools: { school: School; shop: 'a' | 'b'; job: 'a' | 'b' | null }[];

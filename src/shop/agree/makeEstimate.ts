@@ -12,7 +12,7 @@ import { jobDeed } from '../jobDeed/jobDeed';
 import { refuseIf, type FieldProblem } from '../problem';
 import { dayInZone } from '../settings/day';
 import { chargesOf, taxesOf } from '../terms/terms';
-import { MakeEstimateDto } from './dto';
+import { MakeEstimateDto, type OfferLineDto } from './dto';
 import type { EstimateTerms } from '../standing/dto';
 
 /**
@@ -84,12 +84,15 @@ function lineProblems({ lines }: MakeEstimateDto, kind: string, { shop }: JobSta
       ...(line.minutes !== null && line.sort !== 'labour'
         ? [{ field: at('sort'), message: 'Minutes are labour.' }]
         : []),
-      ...(line.group === 'not' && line.reason.trim() === ''
+      ...(line.group === 'not' && !lines.some((o) => o.reason.trim() !== '' && (o === line || isOneWith(o, line)))
         ? [{ field: at('reason'), message: 'Say why it is not worth it.' }]
         : []),
     ];
   });
 }
+
+/** The work of a repair and its part: what is said of one is said of both. */
+const isOneWith = (a: OfferLineDto, b: OfferLineDto) => a.fault !== null && a.fault === b.fault && a.group === b.group;
 
 function pricedOffers(lines: readonly OfferLine[], dto: MakeEstimateDto, { shop, customer }: JobState): Offer[] {
   const rules = taxesOf(shop.taxes);

@@ -60,7 +60,7 @@ export function proposalOf({
   const money = (minor: number) => moneyText(minor, shop.currency, shop.locale);
   const perMinute = (minutes: number) =>
     Number(divided(BigInt(Math.round(minutes * 10)) * BigInt(shop.labourMinor ?? 0), 600n));
-  const must = mustFaults(facts);
+  const { must, besides } = foundFaults(facts);
   const procedure = procedureOf(kind, state);
   const way = wayFor(procedure, kind, state);
   const taken = new Set<string>();
@@ -83,9 +83,20 @@ export function proposalOf({
   if (charges.materialsMinor > 0 && must.some((f) => (repairNeeds(f).materials ?? []).length > 0))
     lines.push(priced('materials', 'must', 'material', 'Cleaner, grease, sealant', charges.materialsMinor));
 
+  for (const fault of besides) {
+    const dear = partsMinor(fault, kind, facts, taken) > (shop.labourMinor ?? 0) / 2;
+    lines.push(
+      ...repairLines(fault, kind, facts, taken, {
+        group: dear ? 'wait' : 'now',
+        reason: dear
+          ? 'A second weakness: said before money is spent on the first, with what it does to the worth of the repair.'
+          : 'Found besides: not what it came for.',
+      }),
+    );
+  }
   const wear = wearOf(kind, state, facts, must, { way, perMinute, leastMinor: charges.leastMinor });
   const open = new Set(reached.map((s) => s.id));
-  const extras = extrasOf(wear, { kind, facts, must, way, open, perMinute, taken });
+  const extras = extrasOf(wear, { kind, facts, must: [...must, ...besides], way, open, perMinute, taken });
   const steps = extraSteps(
     procedure,
     extras.flatMap((e) => e.steps),
@@ -114,10 +125,13 @@ export function proposalOf({
         reason: `Open anyway. ${Math.round(100 * e.chance)} % to fail within a year, and ${money(e.wear.thenMinor)} then.`,
       }),
     );
-  const further = way([...must, ...bundle.jobs]).filter((s) => !open.has(s.id));
+  const further = way([...must, ...besidesNow(lines), ...bundle.jobs]).filter((s) => !open.has(s.id));
   if (further.length > 0) lines.push(labour('way-now', 'now', 'A little further in, and back', minutesOf(further)));
   const left = extras.filter((e) => !chosen.has(e.wear.fault)).sort((a, b) => b.chance - a.chance);
-  const waiting = left.filter((e) => e.remaining <= SOON_YEARS && e.chance >= UNLIKELY).slice(0, MOST_LEFT);
+  // Nothing is open yet while nothing is found: then nobody is told what could be done besides.
+  const waiting = (must.length === 0 ? [] : left)
+    .filter((e) => e.remaining <= SOON_YEARS && e.chance >= UNLIKELY)
+    .slice(0, MOST_LEFT);
   const walked = new Set([...open, ...further.map((s) => s.id)]);
   for (const e of waiting) {
     lines.push(
@@ -160,6 +174,7 @@ export function proposalOf({
     })),
     bundleWorthMinor: bundle.worthMinor,
     wear,
+    doubt: besides.find((f) => wear.some((w) => w.fault === f)) ?? null,
     machineAgeYears: machineAge(state, today),
     replacement: replacement ?? { newMinor: null, usedMinor: null },
     schools: [...new Set([...schoolsOf(must), ...schools.filter((s) => ['while-open', 'replace'].includes(s.id))])].map(
@@ -187,17 +202,34 @@ export function proposalOf({
 const faultOf = (id: string) => knowledge.faults.find((f) => f.id === id)!;
 const labelOf = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
 
-/** What was found here, mended or not; and what was left open before and can hurt somebody. */
-function mustFaults(facts: JobFacts): string[] {
+/**
+ * What was found here, mended or not, and what was left open before and can hurt somebody: must. What has nothing to do with
+ * what the machine came for, and hurts nobody, is a weakness besides.
+ */
+function foundFaults(facts: JobFacts): { must: string[]; besides: string[] } {
   const before = facts.openFaults.map((f) => f.fault).filter(isSafetyFault);
-  return [
+  const here = [
     ...new Set([
       ...facts.proved,
-      ...facts.repaired.filter((f) => facts.complaints.length > 0 || facts.proved.includes(f)),
-      ...before,
+      ...facts.repaired.filter((f) => facts.proved.includes(f) || facts.complaints.length > 0),
     ]),
   ];
+  const isAsked = (id: string) =>
+    facts.complaints.length === 0 ||
+    isSafetyFault(id) ||
+    facts.repaired.includes(id) ||
+    faultOf(id).complaints.some((c) => facts.complaints.includes(c.complaint));
+  const asked = here.filter(isAsked);
+  // Nothing explains the complaint yet: then all that was found is what there is to mend.
+  return asked.length === 0
+    ? { must: [...new Set([...here, ...before])], besides: [] }
+    : { must: [...new Set([...asked, ...before])], besides: here.filter((f) => !isAsked(f)) };
 }
+
+/** What was found besides and is proposed with the rest. */
+const besidesNow = (lines: readonly Line[]) => [
+  ...new Set(lines.flatMap((l) => (l.group === 'now' && l.fault !== null ? [l.fault] : []))),
+];
 
 function mustReason(fault: string, facts: JobFacts): string {
   if (isSafetyFault(fault)) return 'Not safe without it.';
@@ -249,9 +281,9 @@ function repairLines(
   const own = { group, fault, reason, until, safety };
   const lines: Line[] = [{ ...labour(`do-${fault}`, group, repair.label, repair.minutes), ...own }];
   for (const part of partsOf(fault, kind, facts)) {
-    const place = `${part.group} ${part.station}`;
-    if (taken.has(place)) continue;
-    taken.add(place);
+    const keys = keysOf(part);
+    if (keys.some((key) => taken.has(key))) continue;
+    for (const key of keys) taken.add(key);
     lines.push({
       ...PLAIN,
       ...own,
@@ -262,11 +294,14 @@ function repairLines(
       thousandths: 1000 * part.quantity,
       eachMinor: part.priceMinor,
       code: part.code,
-      reason: part.note === '' ? reason : `${part.note} ${reason}`,
+      reason: part.note,
     });
   }
   return lines;
 }
+
+/** By what a part is known to be in the offer already: the part itself, and the place where it sits. */
+const keysOf = (part: Chosen) => [`${part.group} ${part.station}`, ...(part.code === null ? [] : [part.code])];
 
 interface Chosen {
   code: string | null;
@@ -366,7 +401,7 @@ function wearOf(
 
 const partsMinor = (fault: string, kind: Kind, facts: JobFacts, taken: ReadonlySet<string> = new Set()) =>
   partsOf(fault, kind, facts)
-    .filter((p) => !taken.has(`${p.group} ${p.station}`))
+    .filter((p) => !keysOf(p).some((key) => taken.has(key)))
     .reduce((sum, p) => sum + p.quantity * (p.priceMinor ?? 0), 0);
 
 interface Extra {
@@ -399,7 +434,7 @@ function extrasOf(
 ): Extra[] {
   const states = (fault: string) => oneState.find((line) => line.includes(fault)) ?? [fault];
   const spoken = new Set([...must, ...facts.repaired].flatMap(states));
-  const placed = (fault: string) => partsOf(fault, kind, facts).map((p) => `${p.group} ${p.station}`);
+  const placed = (fault: string) => partsOf(fault, kind, facts).flatMap(keysOf);
   const all = wear
     .filter((w) => !spoken.has(w.fault))
     .filter((w) => placed(w.fault).length > 0 && placed(w.fault).every((place) => !taken.has(place)))

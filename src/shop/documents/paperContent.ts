@@ -73,6 +73,11 @@ function headOf(kind: DocumentKind, { facts, state, letterhead, shopName, today 
 function foundOf({ facts }: PaperGiven): PaperContent['said'] {
   const found = facts.proved.map(labelOf);
   const idea = facts.customerDiagnosis;
+  // What it came for is what must be done; a weakness besides is no answer to the owner's question.
+  const asked = new Set(
+    facts.agree.estimate?.lines.flatMap((l) => (l.group === 'must' && l.fault !== null ? [l.fault] : [])),
+  );
+  const causes = facts.proved.filter((f) => asked.size === 0 || asked.has(f)).map(labelOf);
   return [
     { title: 'You told us', texts: facts.words ? [`“${facts.words}”`] : [] },
     { title: 'We found', texts: found.length > 0 ? [`${found.join('. ')}.`] : [] },
@@ -84,7 +89,7 @@ function foundOf({ facts }: PaperGiven): PaperContent['said'] {
           : [
               facts.proved.includes(idea)
                 ? `${labelOf(idea)}: you were right.`
-                : `${labelOf(idea)}: looked at, and not the cause. It was: ${found.join(', ').toLowerCase()}.`,
+                : `${labelOf(idea)}: looked at, and not the cause. It was: ${causes.join(', ').toLowerCase()}.`,
             ],
     },
   ].filter((s) => s.texts.length > 0);
@@ -199,6 +204,7 @@ function estimatePaper(given: PaperGiven): PaperContent {
     ...headOf('estimate', given),
     said: [
       ...foundOf(given),
+      ...besides(given, estimate),
       ...(terms.words ? [{ title: 'To say', texts: [terms.words] }] : []),
       ...(notWorth.length > 0
         ? [{ title: 'Not worth it', texts: notWorth.map((l) => `${l.label}: ${l.reason}`) }]
@@ -215,6 +221,21 @@ function estimatePaper(given: PaperGiven): PaperContent {
     ],
     signs: [...warnings(estimate, estimate.offers), { text: 'I agree to: ____________________', danger: false }],
   };
+}
+
+/** A second weakness is said before money is spent on the first. */
+function besides({ facts }: PaperGiven, estimate: EstimateView): PaperContent['said'] {
+  const waiting = estimate.lines.flatMap((l) => (l.group === 'wait' && l.fault !== null ? [l.fault] : []));
+  const found = facts.proved.filter((f) => waiting.includes(f)).map(labelOf);
+  if (found.length === 0) return [];
+  return [
+    {
+      title: 'Before you decide',
+      texts: [
+        `Found besides: ${found.join(', ').toLowerCase()}. It can wait, but think of it before you spend money on the rest: ask us what we would do.`,
+      ],
+    },
+  ];
 }
 
 function orderPaper(given: PaperGiven): PaperContent {

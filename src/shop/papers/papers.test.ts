@@ -99,3 +99,10 @@ test('rows go out in packets and come back as they were', () => {
   expect([...outOfPackets(packets)]).toEqual(rows);
   expect(inPackets([])).toEqual([]);
 });
+
+test('a thread does every task that there is', async () => {
+  const { paperTasks } = await import('./paperTasks');
+  const thread = (await import('@/workers/papers.thread')) as Record<string, unknown>;
+  expect(Object.keys(thread).sort()).toEqual(Object.keys(paperTasks).sort());
+  for (const task of Object.values(thread)) expect(typeof task).toBe('function');
+});

@@ -13,6 +13,7 @@ import { addDays } from '@/core/service/planDue';
 import type { JobDesk } from '../job/useJob';
 import { MoneyField } from '../parts/MoneyField';
 import { useKeptText } from '../parts/useKeptText';
+import { fonts } from '../theme/palette';
 import { OFFER_TITLES } from './OfferCards';
 
 const WAYS = [
@@ -45,7 +46,7 @@ export function AnswerForm({ desk }: { desk: JobDesk }) {
       <Typography component="h3" variant="h3">
         The owner says
       </Typography>
-      <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+      <Box sx={{ display: 'grid', gap: 1 }}>
         <TextField
           size="small"
           label="Who"
@@ -88,7 +89,7 @@ export function AnswerForm({ desk }: { desk: JobDesk }) {
           helperText={problem('signed') ?? 'For an offer that leaves something dangerous as it is.'}
         />
       )}
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      <Box sx={{ display: 'grid', gap: 0.75 }}>
         {(estimate?.offers ?? []).map((o) => (
           <Button
             key={o.id}
@@ -96,7 +97,10 @@ export function AnswerForm({ desk }: { desk: JobDesk }) {
             disabled={busy}
             onClick={() => void yes(o.id)}
           >
-            Yes: {OFFER_TITLES[o.id].toLowerCase()}, {moneyText(o.bill.grossMinor, job.currency, locale)}
+            Yes: {OFFER_TITLES[o.id].toLowerCase()}
+            <Box component="span" sx={{ ml: 'auto', fontFamily: fonts.reading }}>
+              {moneyText(o.bill.grossMinor, job.currency, locale)}
+            </Box>
           </Button>
         ))}
         {!estimate && (
@@ -104,12 +108,14 @@ export function AnswerForm({ desk }: { desk: JobDesk }) {
             Yes, agreed in words
           </Button>
         )}
-        <Button disabled={busy} onClick={() => void answer('as-is')}>
-          No: back as it is
-        </Button>
-        <Button disabled={busy} onClick={() => void answer('scrap')}>
-          No: scrap it
-        </Button>
+        <Box sx={{ display: 'grid', gap: 0.75, gridTemplateColumns: '1fr 1fr' }}>
+          <Button disabled={busy} onClick={() => void answer('as-is')}>
+            No: back as it is
+          </Button>
+          <Button disabled={busy} onClick={() => void answer('scrap')}>
+            No: scrap it
+          </Button>
+        </Box>
       </Box>
       {problem('offer') && (
         <Typography variant="body2" role="alert" sx={{ color: 'bench.hazard' }}>

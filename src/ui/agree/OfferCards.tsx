@@ -68,11 +68,8 @@ function Undone({
   lines: readonly { id: string; label: string; fault: string | null; group: string }[];
 }) {
   const inIt = new Set(offer.lines.map((l) => l.line));
-  const left = [
-    ...new Map(
-      lines.filter((l) => !inIt.has(l.id) && l.fault !== null && l.group !== 'not').map((l) => [l.fault, l]),
-    ).values(),
-  ];
+  const undone = lines.filter((l) => !inIt.has(l.id) && l.fault !== null && l.group !== 'not');
+  const left = undone.filter((l, i) => undone.findIndex((o) => o.fault === l.fault) === i);
   if (left.length === 0) return null;
   return (
     <Typography variant="body2" sx={{ fontSize: '0.86em', mt: 0.5 }}>

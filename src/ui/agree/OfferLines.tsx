@@ -11,7 +11,7 @@ import { MoneyField } from '../parts/MoneyField';
 import type { Refusal } from '../parts/post';
 import { Empty } from '../parts/Notice';
 import { readNumber } from '../parts/readNumber';
-import { moved, ownLine, type DraftLine } from './offerDraft';
+import { callOutLine, moved, ownLine, type DraftLine } from './offerDraft';
 import type { OfferDesk } from './useOffer';
 
 export const GROUPS: Record<LineGroup, { title: string; says: string }> = {
@@ -74,6 +74,14 @@ export function OfferLines({
               Add {sort}
             </Button>
           ))}
+          {proposal.charges.callOutMinor > 0 && (
+            <Button
+              size="small"
+              onClick={() => change({ lines: [...draft.lines, callOutLine(proposal.charges.callOutMinor)] })}
+            >
+              Add coming there
+            </Button>
+          )}
           <Button size="small" variant="text" color="inherit" onClick={offer.afresh}>
             As proposed
           </Button>
@@ -111,7 +119,7 @@ function Row({ line, proposal, disabled, problem, onMove, onDrop, onSet }: RowPr
       aria-label={what}
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: '1fr auto', sm: 'minmax(0, 1fr) 190px 104px 30px' },
+        gridTemplateColumns: { xs: '1fr auto', sm: 'minmax(0, 1fr) 148px 96px 26px' },
         columnGap: 1,
         alignItems: 'start',
         py: 0.5,
@@ -141,9 +149,9 @@ function Row({ line, proposal, disabled, problem, onMove, onDrop, onSet }: RowPr
             )}
           </Typography>
         )}
-        {(line.reason || line.until) && (
+        {(line.reason || line.until) && line.group !== 'not' && (
           <Typography variant="body2" sx={{ color: 'text.secondary', fontSize: '0.86em' }}>
-            {line.until && `by ${line.until}. `}
+            {line.sort === 'labour' && line.until && `by ${line.until}. `}
             {line.reason}
           </Typography>
         )}
@@ -189,7 +197,7 @@ function Row({ line, proposal, disabled, problem, onMove, onDrop, onSet }: RowPr
               error={line.eachMinor === null}
               placeholder="price?"
               onMinor={(eachMinor) => onSet({ eachMinor })}
-              slotProps={{ htmlInput: { 'aria-label': `Price: ${what}`, style: { textAlign: 'right', width: 74 } } }}
+              slotProps={{ htmlInput: { 'aria-label': `Price: ${what}`, style: { textAlign: 'right', width: 62 } } }}
             />
           </>
         )}
@@ -257,7 +265,7 @@ function NumberInput({
           if (read === undefined || read === null || read < 0) e.target.value = String(value);
           else if (read !== value) onValue(read);
         }}
-        inputProps={{ 'aria-label': label, inputMode: 'decimal', style: { textAlign: 'right', width: 44 } }}
+        inputProps={{ 'aria-label': label, inputMode: 'decimal', style: { textAlign: 'right', width: 36 } }}
         sx={{ borderBottom: '1px solid', borderColor: 'bench.rule' }}
       />
       <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>

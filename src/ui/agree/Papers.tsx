@@ -161,10 +161,9 @@ export function Payment({ desk }: { desk: JobDesk }) {
               onMinor={setGiven}
               error={Boolean(problem('givenMinor'))}
               helperText={
-                problem('givenMinor') ??
-                (given !== null && amountMinor !== null && given >= amountMinor
+                given !== null && amountMinor !== null && given >= amountMinor
                   ? `back: ${money(given - amountMinor)}`
-                  : undefined)
+                  : problem('givenMinor')
               }
               sx={{ width: 130 }}
             />

@@ -42,7 +42,7 @@ export function WorthChart({ worth, currency, locale }: { worth: Worth[]; curren
       const top = 3 * Math.max(...worth.map((w) => w.perYearMinor / 100));
       return {
         textStyle: { fontFamily: fonts.text, color: colours.ink },
-        grid: { left: 58, right: 16, top: 46, bottom: 40 },
+        grid: { left: 66, right: 16, top: 58, bottom: 40 },
         legend: { top: 0, textStyle: { color: colours.ink }, data: worth.map((w) => w.label) },
         tooltip: { trigger: 'axis' },
         xAxis: {
@@ -57,6 +57,8 @@ export function WorthChart({ worth, currency, locale }: { worth: Worth[]; curren
         yAxis: {
           type: 'value',
           name: `${currency} a year`,
+          nameLocation: 'middle',
+          nameGap: 46,
           max: Math.ceil(top / 10) * 10,
           axisLabel: { color: colours.soft, fontFamily: fonts.reading },
           nameTextStyle: { color: colours.soft },

@@ -14,6 +14,7 @@ import { faultLabel } from '../job/labels';
 import { MoneyField } from '../parts/MoneyField';
 import { readNumber } from '../parts/readNumber';
 import { OFFER_TITLES } from './OfferCards';
+import { USUAL_DOUBT_MONTHS } from './offerDraft';
 import type { OfferDesk } from './useOffer';
 import { useWorth } from './useWorth';
 import { WorthChart } from './WorthChart';
@@ -93,7 +94,7 @@ export function WorthPanel({
           onChange={(e) =>
             change({
               doubtFault: e.target.value || null,
-              doubtMonths: e.target.value ? (draft.doubtMonths ?? 12) : null,
+              doubtMonths: e.target.value ? (draft.doubtMonths ?? USUAL_DOUBT_MONTHS) : null,
             })
           }
         >

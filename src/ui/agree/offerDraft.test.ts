@@ -29,6 +29,12 @@ test('what is sent carries no word on safety: the server knows', () => {
   expect(body.replacement.doubtMonths).toBeNull();
 });
 
+test('a deposit is a share of the least offer', () => {
+  const asked = proposalFixture({ charges: { ...proposal.charges, deposit100k: 30_000 } });
+  const least = draftOffers(draftFrom(asked, null), asked)[0]!.bill.grossMinor;
+  expect(draftFrom(asked, null).depositMinor).toBe(Math.round(0.3 * least));
+});
+
 test('lines of one’s own never share a name', () => {
   expect(ownLine('part').id).not.toBe(ownLine('part').id);
 });

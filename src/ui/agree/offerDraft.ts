@@ -1,5 +1,6 @@
 import { offersOf, type Offer, type OfferLine } from '@/core/agree/offers';
 import { labourTerms } from '@/core/money/terms';
+import { shareOf } from '@/core/money/rounded';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
 import type { ProposalView } from '@/shop/agree/dto';
 import type { EstimateView } from '@/shop/standing/dto';
@@ -22,13 +23,16 @@ export interface OfferDraft {
   doubtMonths: number | null;
 }
 
+/** How long something that sounds worn still lasts, when nobody says. Common practice, no source. */
+export const USUAL_DOUBT_MONTHS = 12;
+
 /** What is proposed, before anybody changed it; an estimate that stands is taken as it was given. */
 export function draftFrom(proposal: ProposalView, estimate: EstimateView | null): OfferDraft {
   if (estimate) {
     const { replacement, off100k, offMinor, depositMinor, readyOn, warrantyDays, words } = estimate.terms;
     return { lines: estimate.lines, off100k, offMinor, depositMinor, readyOn, warrantyDays, words, ...replacement };
   }
-  return {
+  const first: OfferDraft = {
     lines: proposal.lines,
     off100k: 0,
     offMinor: 0,
@@ -37,9 +41,11 @@ export function draftFrom(proposal: ProposalView, estimate: EstimateView | null)
     warrantyDays: proposal.charges.warrantyDays,
     words: '',
     ...proposal.replacement,
-    doubtFault: null,
-    doubtMonths: null,
+    doubtFault: proposal.doubt,
+    doubtMonths: proposal.doubt === null ? null : USUAL_DOUBT_MONTHS,
   };
+  const least = draftOffers(first, proposal)[0]?.bill.grossMinor ?? 0;
+  return { ...first, depositMinor: shareOf(least, proposal.charges.deposit100k) };
 }
 
 /** The offers as the server will reckon them; none while a discount is more than there is. */
@@ -92,6 +98,11 @@ export function ownLine(sort: DraftLine['sort']): DraftLine {
     until: '',
     safety: false,
   };
+}
+
+/** Coming to the machine, at what the shop charges for it. */
+export function callOutLine(eachMinor: number): DraftLine {
+  return { ...ownLine('fee'), label: 'Coming to the machine', eachMinor };
 }
 
 /** Moves all lines of one fault together: its part does not wait while its work is done. */

@@ -67,6 +67,7 @@ export function proposalFixture(more: Partial<ProposalView> = {}): ProposalView 
         thenMinor: 12_000,
       },
     ],
+    doubt: null,
     machineAgeYears: 8,
     replacement: { newMinor: null, usedMinor: null },
     schools: [],

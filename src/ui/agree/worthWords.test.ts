@@ -25,7 +25,7 @@ test('who costs less is said with by how much; what is nearly alike is not decid
 
 test('nothing to weigh against is weighed against nothing', () => {
   expect(say([worth('minimum', 3000)])).toEqual([
-    'The least we stand behind: 30.00 a year (± 0.20), for 18 months; eight in ten last 5 months to 3 years.',
+    'The least we stand behind: 30.00 a year, for 18 months; eight in ten last 5 months to 3 years.',
   ]);
 });
 

@@ -1,8 +1,8 @@
 import type { WorthTold } from '@/core/money/worthAsked';
 import { faultLabel } from '../job/labels';
 
-/** Closer than this share of each other two ways cost the same. */
-const ALIKE = 0.07;
+/** Closer than this share of each other two ways cost the same: the lives of parts are not known better. Common practice, no source. */
+const ALIKE = 0.12;
 
 /** What the reckoned lives say, in sentences; with their doubt. */
 export function worthWords(
@@ -12,7 +12,7 @@ export function worthWords(
 ): string[] {
   const lines = worth.map(
     (w) =>
-      `${w.label}: ${money(w.perYearMinor)} a year (± ${money(2 * w.errorMinor)}), for ${years(w.years.mean)}; eight in ten last ${short(w.years.low)} to ${short(w.years.high)}.`,
+      `${w.label}: ${money(w.perYearMinor)} a year, for ${years(w.years.mean)}; eight in ten last ${short(w.years.low)} to ${short(w.years.high)}.`,
   );
   const others = worth.filter((w) => w.id === 'used' || w.id === 'new');
   const ours = worth.filter((w) => !others.includes(w));
@@ -33,7 +33,13 @@ export function worthWords(
           `It turns on ${lower(faultLabel(doubtFault))}: the two cost the same if it lasts ${years(turnsAtYears)}` +
             (doubtMonths === null ? '.' : `; ${doubtMonths} months are believed.`),
         ];
-  return [verdict, ...turn, ...lines];
+  const drawn = Math.max(...worth.map((w) => w.errorMinor));
+  return [
+    verdict,
+    ...turn,
+    ...lines,
+    `Reckoned from lives that are common practice, no source; drawn to ± ${money(2 * drawn)}. What a part really lasts counts for more than that.`,
+  ];
 }
 
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

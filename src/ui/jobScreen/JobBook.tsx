@@ -26,7 +26,7 @@ export function JobBook({ desk }: { desk: JobDesk }) {
     if (await act(job.practice ? 'end-practice' : 'make-practice')) setTurning(false);
   };
   const closed = job.stage === 'closed';
-  const write = async (what: 'said' | 'note' | 'estimate') => {
+  const write = async (what: 'said' | 'note') => {
     if (text.trim() !== '' && (await act('write-note', { what, text }))) {
       setText('');
       dropText();
@@ -54,9 +54,6 @@ export function JobBook({ desk }: { desk: JobDesk }) {
             <Button size="small" disabled={busy || text.trim() === ''} onClick={() => void write('said')}>
               The customer said it
             </Button>
-            <Button size="small" disabled={busy || text.trim() === ''} onClick={() => void write('estimate')}>
-              The price we told
-            </Button>
           </Box>
           <Box
             component="form"
@@ -81,7 +78,7 @@ export function JobBook({ desk }: { desk: JobDesk }) {
               type="submit"
               size="small"
               disabled={busy || hours.trim() === '' || !Number.isFinite(meter)}
-              sx={{ mt: 0.5 }}
+              sx={{ mt: 0.5, flexShrink: 0 }}
             >
               Write&nbsp;down
             </Button>

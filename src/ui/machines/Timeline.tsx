@@ -21,7 +21,7 @@ const SORTS: { label: string; what: string[] }[] = [
   { label: 'parts', what: ['fitted'] },
   { label: 'waits', what: ['wait'] },
   { label: 'words', what: ['said', 'note'] },
-  { label: 'estimates', what: ['estimate'] },
+  { label: 'agreed and paid', what: ['estimate', 'answer', 'paper', 'paid', 'message', 'bridged'] },
   { label: 'photographs', what: ['photograph'] },
   { label: 'owner, card, moves', what: ['owner', 'corrected', 'warranty', 'moved'] },
 ];

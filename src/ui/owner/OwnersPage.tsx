@@ -11,6 +11,12 @@ import { Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
 import { fonts } from '../theme/palette';
 
+const HOW_FAR = {
+  minimum: 'what must be done',
+  recommended: 'with what is worth it while it is open',
+  all: 'with what can wait as well',
+};
+
 /** What the owner of one machine sees and answers, on a phone, without an account. */
 export function OwnersPage({ initial, token }: { initial: LinkView; token: string }) {
   const [view, setView] = useState(initial);
@@ -149,7 +155,10 @@ export function OwnersPage({ initial, token }: { initial: LinkView; token: strin
               onClick={() => void answer('yes', c.id)}
               sx={{ minHeight: 56, justifyContent: 'space-between' }}
             >
-              <span>Yes: {c.title.charAt(0).toLowerCase() + c.title.slice(1)}</span>
+              <span style={{ textAlign: 'left' }}>
+                Yes: {c.title.charAt(0).toLowerCase() + c.title.slice(1)}
+                <span style={{ display: 'block', fontWeight: 400, fontSize: '0.85em' }}>{HOW_FAR[c.id]}</span>
+              </span>
               <span style={{ fontFamily: fonts.reading }}>{money(c.minor)}</span>
             </Button>
           ))}

@@ -82,7 +82,7 @@ export function EditSheet<View>(props: Props<View>) {
     const next = { ...values, [name]: value };
     setValues(next);
     draft?.keep({ values: next });
-    setRefusal((r) => r && { ...r, fields: r.fields.filter((f) => f.field.split(/[.[]/)[0] !== name) });
+    setRefusal((r) => r && { ...r, fields: r.fields.filter((f) => !isAt(f.field, name)) });
   };
   const save = async (sent: Values, version: number | undefined) => {
     if (busy) return;
@@ -111,14 +111,7 @@ export function EditSheet<View>(props: Props<View>) {
     }
   };
   const isMoved = refusal?.status === 409 && refusal.current !== undefined && !props.current;
-  const problem = (name: string) =>
-    refusal?.fields.find(
-      (f) =>
-        f.field === name ||
-        f.field.endsWith(`.${name}`) ||
-        f.field.startsWith(`${name}[`) ||
-        f.field.startsWith(`${name}.`),
-    )?.message;
+  const problem = (name: string) => refusal?.fields.find((f) => isAt(f.field, name))?.message;
 
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="sheet-title">
@@ -166,7 +159,7 @@ export function EditSheet<View>(props: Props<View>) {
               </Typography>
             )}
             {refusal.fields
-              .filter((f) => !fields.some((x) => f.field.split(/[.[]/)[0] === x.name))
+              .filter((f) => !fields.some((x) => isAt(f.field, x.name)))
               .map((f) => (
                 <Typography key={f.field} variant="body2">
                   {f.message}
@@ -215,6 +208,9 @@ export function EditSheet<View>(props: Props<View>) {
     </Dialog>
   );
 }
+
+/** Whether a problem stands at a field: by its name, in a list or member of it, or as a member of something larger. */
+const isAt = (problem: string, name: string) => problem.split(/[.[]/)[0] === name || problem.endsWith(`.${name}`);
 
 /** Numbers that are none: told at their field, never taken for nothing. */
 function unreadNumbers(fields: EditField[], values: Values): Refusal['fields'] {
