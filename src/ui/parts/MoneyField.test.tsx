@@ -1,3 +1,4 @@
+/** @jest-environment jsdom */
 import { fireEvent, render, screen } from '@testing-library/react';
 import { MoneyField } from './MoneyField';
 
