@@ -327,6 +327,16 @@ describe('bridging a protection', () => {
     await go();
     expect((await agree(job)).bridges).toMatchObject([{ fault: 'tilt-switch-failed', who: 'Jory Marsk' }]);
     expect((await refusal(go())).fields[0]!.message).toBe('It is bridged already.');
+    // Not that it stops, but that everybody can see that it does not; and it stands on the machine from now on.
+    const now = await readJob(job);
+    const items = now.proofs.map((p) => p.item);
+    expect([items.includes('stops-upright'), items.includes('bridged-labelled')]).toEqual([false, true]);
+    expect(now.standing).toContain('interlock-bypass');
+    const part = now.parts.find((p) => p.station === 'tilt-switch')!;
+    await fitPart(shop.person, job, { ...(await base(job)), code: part.code, station: 'tilt-switch', quantity: 1 });
+    const mended = await readJob(job);
+    expect(mended.proofs.map((p) => p.item)).toContain('stops-upright');
+    expect(mended.standing).not.toContain('interlock-bypass');
     const told = await shop.db('timeline').where({ job_id: job, what: 'bridged' });
     expect(told).toHaveLength(1);
   });

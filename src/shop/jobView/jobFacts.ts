@@ -8,6 +8,7 @@ import { agreeOf } from '../standing/agreeOf';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import { beforeNow } from '../finding/beforeNow';
+import { bridgedOn } from './bridgedOn';
 import { caseOfJob, firstChecksOf, keyOfCase } from './caseOfJob';
 import type { JobFacts } from './dto';
 import { isOwnPart } from './ownPart';
@@ -48,6 +49,7 @@ export function factsOf(state: JobState): WrittenFacts {
   const now = Date.now();
   const today = dayInZone(new Date(now), shop.zone);
   const repaired = repairedIn(kind, state, new Set([...bench.proved, ...state.openFaults.map((f) => f.fault)]));
+  const bridged = bridgedOn(kind, state);
   const strip = stripOf(kind, state, { proved: bench.proved, repaired, open: bench.open });
   return {
     id: job.id,
@@ -108,7 +110,7 @@ export function factsOf(state: JobState): WrittenFacts {
     },
     complaints: state.complaints,
     arrivalSigns: state.signs,
-    standing: standingOn(machine.made_year),
+    standing: [...standingOn(machine.made_year), ...(bridged.length > 0 ? ['interlock-bypass'] : [])],
     clearedCautions: state.cleared.map((c) => ({ ...c, at: instant(c.at) })),
     findings: state.findings.map((f) => ({
       id: f.id,
@@ -137,7 +139,7 @@ export function factsOf(state: JobState): WrittenFacts {
       endsAt: instant(w.ends_at),
       endedAt: instantOrNull(w.ended_at),
     })),
-    proofs: proofViews(kind, state, bench.proved),
+    proofs: proofViews(kind, state, bench.proved, bridged),
     gauges: state.gauges.map((g) => ({
       id: g.id,
       gauge: g.gauge,

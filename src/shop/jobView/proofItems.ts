@@ -27,12 +27,14 @@ const run = { ...byHand, power: true };
  * What must be shown before a machine of this kind may leave: every complaint re-tested, free by hand, run, measured, and
  * each protection that was repaired.
  * @param repaired faults that were proved, and those of the stations where a part was fitted
+ * @param bridged faults of protections that are bridged: what they protected is not shown, but that everybody can see it
  */
 export function proofItems(
   kind: Kind,
   complaints: string[],
   repaired: ReadonlySet<string>,
   findings: JobState['findings'] = [],
+  bridged: readonly string[] = [],
 ): ProofItem[] {
   const has = (...stations: string[]) => kindsWith(...stations).includes(kind.id);
   const checks = new Set(checksOf(knowledge, kind.id).map((c) => c.id));
@@ -57,7 +59,13 @@ export function proofItems(
     },
     has('roll') && { ...byHand, id: 'roll-free', label: 'Roll free by hand', cautions: turned },
     has('brush', 'brush-front') && { ...byHand, id: 'roll-free', label: 'Brush free by hand', cautions: turned },
-    ...owedBy(kind, repaired),
+    ...owedBy(kind, new Set([...repaired].filter((f) => !bridged.includes(f)))),
+    bridged.length > 0 && {
+      ...run,
+      id: 'bridged-labelled',
+      label: 'Bridged: it does not stop by itself, the label is on, the owner was shown',
+      cautions: ['interlock-bypass'],
+    },
     ...complaints.map((id) => retest(id, findings)),
     { ...run, id: 'run-3-min', label: 'Three minutes’ run, sound and smell clean' },
     has('squeegee-blades') && { ...run, id: 'floor-dry', label: 'Floor dry behind it, straight and in a turn' },
@@ -119,8 +127,9 @@ export function proofViews(
   kind: Kind,
   { complaints, proofs, findings, fitted }: JobState,
   proved: readonly string[],
+  bridged: readonly string[],
 ): ProofView[] {
-  return proofItems(kind, complaints, repairedOf(kind, fitted, proved), findings).map((item) => {
+  return proofItems(kind, complaints, repairedOf(kind, fitted, proved), findings, bridged).map((item) => {
     const made = proofs.find((p) => p.item === item.id);
     const earlier = findings.find(
       (f) =>
