@@ -7,6 +7,9 @@ import { locateBlockage } from '../src/core/air/locateBlockage';
 import { predictKPa } from '../src/core/air/ownMachine';
 import { dischargeLog } from '../src/core/battery/dischargeLog';
 import { shimStacks, type ShimWish } from '../src/core/motor/shimStacks';
+import { seededRandom } from '../src/core/diagnosis/seededRandom';
+import { worthOf, type WayOn } from '../src/core/money/worth';
+import { bestBundle, type BundleStep, type ExtraJob } from '../src/core/strip/bundle';
 import { bestOrder } from '../src/core/strip/bestOrder';
 import { stepsToOpen } from '../src/core/strip/reach';
 import { knowledge } from '../src/knowledge';
@@ -97,6 +100,31 @@ async function benchGauges(): Promise<void> {
     needs: i < 8 ? [] : [String(i - 8)],
     minutes: 1,
   }));
+  // Twelve steps behind each other in threes, forty extra jobs at their ends.
+  const twelveSteps = Array.from({ length: 12 }, (_, i): BundleStep => ({
+    id: `s${i}`,
+    costMinor: 80 + 13 * i,
+    needs: i % 3 === 0 ? [] : [`s${i - 1}`],
+  }));
+  const fortyJobs = Array.from({ length: 40 }, (_, i): ExtraJob => ({
+    id: `j${i}`,
+    worthMinor: ((i * 97) % 700) - 220,
+    priceMinor: 400,
+    steps: [`s${(i * 5) % 12}`, `s${(i * 7) % 12}`],
+  }));
+  const threeWays = [0, 1, 2].map((n): WayOn => ({
+    id: String(n),
+    label: String(n),
+    priceMinor: 6000 * (n + 1),
+    parts: Array.from({ length: 12 }, (_, i) => ({
+      id: String(i),
+      label: String(i),
+      life: { shape: 2, scaleYears: 3 + i },
+      ageYears: 4 - 2 * n < 0 ? 0 : 4 - 2 * n,
+      priceMinor: 2000 + 300 * i,
+      ends: i === 11,
+    })),
+  }));
   const bench = new Bench({ time: 1500, warmupTime: 300 });
   bench
     .add('reference: 100,000 lines split at their commas', () => {
@@ -106,7 +134,15 @@ async function benchGauges(): Promise<void> {
     .add('clog from five vacuums', () => void locateBlockage(fan, sections, readings, 0.2))
     .add('shims of 25 washers for both ends', () => void shimStacks(washers, wish))
     .add('order of all 27 steps into a self-propelled upright', () => void bestOrder(wayIn))
-    .add('order of 40 steps of any lie and tool', () => void bestOrder(forty));
+    .add('order of 40 steps of any lie and tool', () => void bestOrder(forty))
+    .add('what pays of 40 extra jobs behind 12 steps', () => void bestBundle(fortyJobs, twelveSteps))
+    .add('20,000 lives of a machine with 12 wearing parts, three ways on', () => void worthOf(threeWays))
+    .add('loop: 20,000 × 12 × 3 random numbers, to hold the lives against', () => {
+      const random = seededRandom(7);
+      let sum = 0;
+      for (let i = 0; i < 20_000 * 12 * 3; i++) sum += Math.log(1 - random());
+      if (!(sum < 0)) throw new Error('No numbers.');
+    });
   await bench.run();
   const rows = bench.tasks.map((t) => ({ name: t.name, ms: 'latency' in t.result ? t.result.latency.p50 : NaN }));
   console.log('\nGauges that run in a worker, and the way in');
