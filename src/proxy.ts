@@ -2,6 +2,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import { NextResponse, type NextRequest } from 'next/server';
 import { problemDocument } from './app/answer';
 import { log } from './app/log';
+import { loggedPath } from './app/loggedPath';
 import { guard, PERSON_HEADER, SESSION_COOKIE, type Verdict } from './shop/access/guard';
 import { seal } from './shop/access/secrets';
 
@@ -26,7 +27,7 @@ export async function proxy(request: NextRequest): Promise<Response> {
       authorization: request.headers.get('authorization'),
     });
   } catch (err) {
-    log.error({ requestId, err, path: pathname }, 'guard failed');
+    log.error({ requestId, err, path: loggedPath(pathname) }, 'guard failed');
     return secured(databaseAway(request, requestId, nonce), policy, requestId, isTls(request));
   }
   if ('refuse' in verdict) {

@@ -8,6 +8,7 @@ import { asWork } from '@/shop/underWay/underWay';
 import { addressOf } from './addressOf';
 import { isKnownField } from './knownFields';
 import { log } from './log';
+import { loggedPath } from './loggedPath';
 
 type Handler<C> = (request: Request, context: C) => Promise<Response>;
 
@@ -22,7 +23,7 @@ export function answer<C>(handler: Handler<C>, longestMs?: number): Handler<C> {
   return async (request, context) => {
     const requestId = request.headers.get('x-request-id');
     const started = performance.now();
-    const line = () => ({ requestId, method: request.method, path: new URL(request.url).pathname.slice(0, 200) });
+    const line = () => ({ requestId, method: request.method, path: loggedPath(new URL(request.url).pathname) });
     try {
       const person = unseal<Person>(request.headers.get(PERSON_HEADER));
       const response = await asWork(person?.id ?? null, request.signal, () => handler(request, context), longestMs);

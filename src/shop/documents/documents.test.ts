@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { agreedJob, offeredJob } from '../agree/offered.fixture';
 import { readJob } from '../odds/readJob';
-import { base, openJob, refusal, testShop } from '../scene.fixture';
+import { agreeTo, base, openJob, refusal, testShop } from '../scene.fixture';
 import { epcCode } from './epcCode';
 import { issueDocument } from './issueDocument';
 import { listDocuments, paperOf, paperPdf, paperUbl } from './readDocument';
@@ -121,6 +121,12 @@ describe('papers', () => {
     const { content } = await paperOf((await issue(job, 'unrepaired')).id);
     expect(content.totals.find((t) => t.strong)!.minor).toEqual([3000]);
     expect(content.box!.title).toBe('Not repaired and not tested here');
+    // Nothing else was agreed: the fee is what is owed, and no more is taken.
+    await agreeTo(shop.person, job, { says: 'as-is', words: 'Leave it.' });
+    expect((await readJob(job)).agree.owedMinor).toBe(3000);
+    expect((await refusal(pay(job, { amountMinor: 3001 }))).fields[0]!.field).toBe('amountMinor');
+    await pay(job, { amountMinor: 3000 });
+    expect((await readJob(job)).agree.owedMinor).toBe(0);
   });
 
   test('a consent and a label are for a switch that failed', async () => {

@@ -17,7 +17,7 @@ export const takePayment = jobDeed({
     const { db, jobId, person, state, facts, tell } = scene;
     const given = await givenOf(scene);
     await lockDrawer(db);
-    const owed = owedOf(facts.agree);
+    const owed = facts.agree.owedMinor;
     const cash = dto.givenMinor ?? null;
     refuseIf([
       ...((await dayClose(db, given.today))
@@ -53,22 +53,3 @@ export const takePayment = jobDeed({
     tell('paid', `${moneyText(dto.amountMinor, state.shop.currency, state.shop.locale)} ${dto.how}.`);
   },
 });
-
-/** What is owed by the standing invoice, else by what was agreed; null when there is neither. */
-function owedOf(agree: Parameters<typeof grossOwed>[0]): number | null {
-  const gross = grossOwed(agree);
-  return gross === null ? null : Math.max(0, gross - agree.paidMinor);
-}
-
-function grossOwed(agree: {
-  documents: { id: number; kind: string; totalMinor: number; corrects: number | null }[];
-  estimate: { offers: { id: string; bill: { grossMinor: number } }[] } | null;
-  offer: string | null;
-  paidMinor: number;
-}): number | null {
-  const invoice = agree.documents.find(
-    (d) => d.kind === 'invoice' && !agree.documents.some((c) => c.corrects === d.id),
-  );
-  if (invoice) return invoice.totalMinor;
-  return agree.estimate?.offers.find((o) => o.id === agree.offer)?.bill.grossMinor ?? null;
-}

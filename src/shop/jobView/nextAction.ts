@@ -63,6 +63,10 @@ function inAgree({ agree }: WrittenFacts): NextAction {
       return { text: 'Not wanted: scrap it here', minutes: 5 };
     case 'open':
       return { text: 'Put the offer to the owner', minutes: 5 };
+    case 'offered':
+      return agree.limitMinor === null
+        ? { text: 'Ask the owner for an answer', minutes: 3 }
+        : { text: 'Over the limit: ask the owner', minutes: 3 };
     default:
       return { text: 'Ask the owner for an answer', minutes: 3 };
   }

@@ -21,6 +21,11 @@ export function agreeOf(state: JobState, proved: readonly string[], repaired: re
     answer?.says === 'yes' ? proved.filter((f) => !repaired.includes(f) && !answer.known.includes(f)) : [];
   const isCovered = estimate !== null && isWithin(limitMinor, grossOf(estimate, smallest(estimate)));
   const standing = standingOf(answer?.says, foundSince.length > 0, estimate !== null, isCovered);
+  const offer: OfferId | null =
+    (answer?.says === 'yes' ? (answer.offer as OfferId | null) : null) ??
+    (standing === 'within-limit' && estimate ? largestWithin(estimate, limitMinor!) : null);
+  const paidMinor = state.payments.reduce((sum, p) => sum + p.amount_minor, 0);
+  const gross = grossOwed(state, estimate, offer);
   return {
     standing,
     mayOpen:
@@ -30,9 +35,7 @@ export function agreeOf(state: JobState, proved: readonly string[], repaired: re
       standing === 'agreed' ||
       standing === 'within-limit',
     estimate,
-    offer:
-      (answer?.says === 'yes' ? (answer.offer as OfferId | null) : null) ??
-      (standing === 'within-limit' && estimate ? largestWithin(estimate, limitMinor!) : null),
+    offer,
     limitMinor,
     answers: state.answers.map(answerView),
     foundSince,
@@ -46,7 +49,8 @@ export function agreeOf(state: JobState, proved: readonly string[], repaired: re
       corrects: d.corrects,
     })),
     payments: state.payments.map((p) => ({ id: p.id, how: p.how, amountMinor: p.amount_minor, at: instant(p.at) })),
-    paidMinor: state.payments.reduce((sum, p) => sum + p.amount_minor, 0),
+    paidMinor,
+    owedMinor: gross === null ? null : Math.max(0, gross - paidMinor),
     links: state.links.map((l) => ({
       id: l.id,
       expiresAt: instant(l.expires_at),
@@ -112,6 +116,16 @@ const smallest = (estimate: EstimateView): OfferId | undefined => estimate.offer
 /** What an offer comes to; more than any limit for one that there is not. */
 export function grossOf(estimate: EstimateView, offer: OfferId | undefined): number {
   return estimate.offers.find((o) => o.id === offer)?.bill.grossMinor ?? Infinity;
+}
+
+/** What a job comes to by now: its standing invoice, else the offer that was taken, else what is owed unrepaired. */
+function grossOwed(state: JobState, estimate: EstimateView | null, offer: OfferId | null): number | null {
+  const stands = (kind: string) =>
+    state.documents.filter((d) => d.kind === kind && !state.documents.some((c) => c.corrects === d.id)).at(-1);
+  const invoice = stands('invoice');
+  if (invoice) return invoice.total_minor;
+  if (offer !== null && estimate) return grossOf(estimate, offer);
+  return stands('unrepaired')?.total_minor ?? null;
 }
 
 /** How far a limit reaches by itself: what can wait is not decided for the owner. */

@@ -78,6 +78,8 @@ export interface AgreeView {
   documents: { id: number; kind: string; name: string; at: string; totalMinor: number; corrects: number | null }[];
   payments: { id: number; how: string; amountMinor: number; at: string }[];
   paidMinor: number;
+  /** Still to pay, by the standing invoice, else by what was agreed or is owed unrepaired; null when there is nothing of it. */
+  owedMinor: number | null;
   links: { id: number; expiresAt: string; seenAt: string | null }[];
   messages: { id: number; subject: string; state: string; lastError: string; at: string }[];
   bridges: { fault: string; who: string; words: string; rule: string; at: string; job: number }[];

@@ -11,6 +11,7 @@ import { faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { dayAt } from '../parts/instants';
 import { Notice } from '../parts/Notice';
+import NextLink from '../theme/NextLink';
 import { AnswerForm } from './AnswerForm';
 import { estimateBody } from './offerDraft';
 import { OfferCards, OfferTermsForm, OFFER_TITLES } from './OfferCards';
@@ -125,6 +126,11 @@ export function AgreeWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
       )}
       {!closed && (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+          {(agree.standing === 'as-is' || agree.standing === 'scrap') && (
+            <Button variant="contained" component={NextLink} href={`/jobs/${job.id}/hand-back`}>
+              To Hand back
+            </Button>
+          )}
           <Button variant={agree.mayOpen ? 'contained' : 'outlined'} disabled={busy} onClick={onDone}>
             {job.strip.ahead.length > 0 ? 'To Strip' : 'To Fit'}
           </Button>

@@ -107,12 +107,7 @@ export function Papers({ desk, kinds }: { desk: JobDesk; kinds: readonly Issued[
 export function Payment({ desk }: { desk: JobDesk }) {
   const { job, busy, refusal } = desk;
   const { agree } = job;
-  const invoice = agree.documents.find(
-    (d) => d.kind === 'invoice' && !agree.documents.some((c) => c.corrects === d.id),
-  );
-  const agreed = agree.estimate?.offers.find((o) => o.id === agree.offer)?.bill.grossMinor;
-  const gross = invoice?.totalMinor ?? agreed;
-  const owed = gross === undefined ? null : Math.max(0, gross - agree.paidMinor);
+  const owed = agree.owedMinor;
   const [how, setHow] = useState<'cash' | 'card' | 'transfer'>('card');
   const [amount, setAmount] = useState<number | null | undefined>(undefined);
   const [given, setGiven] = useState<number | null>(null);

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { knowledge } from '@/knowledge';
 import { arrivalSigns, endings } from '@/knowledge/counter';
-import type { Ending } from '@/shop/jobView/dto';
+import type { Ending, JobFacts } from '@/shop/jobView/dto';
 import { Papers, Payment } from '../agree/Papers';
 import { faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
@@ -59,13 +59,21 @@ function Ended({ desk: { job } }: { desk: JobDesk }) {
   );
 }
 
+/** What the owner did not want ends so, unless somebody says otherwise. */
+const ENDS_AS: Partial<Record<JobFacts['agree']['standing'], Ending>> = { 'as-is': 'unrepaired', scrap: 'scrapped' };
+
+/** What they said when they were asked. */
+function ownersWordOf({ agree }: JobFacts): string {
+  return agree.standing === 'as-is' || agree.standing === 'scrap' ? (agree.answers.at(-1)?.words ?? '') : '';
+}
+
 function Ends({ desk }: { desk: JobDesk }) {
   const { job, odds, busy, refusal } = desk;
   const form = `job-${job.id}`;
-  const [ending, setEnding] = useState<Ending>('repaired');
+  const [ending, setEnding] = useState<Ending>(ENDS_AS[job.agree.standing] ?? 'repaired');
   const [faults, setFaults] = useState<string[]>(job.proved);
   const [words, setWords, dropWords] = useKeptText(form, 'found words', '');
-  const [ownersWord, setOwnersWord, dropOwnersWord] = useKeptText(form, 'owners word', '');
+  const [ownersWord, setOwnersWord, dropOwnersWord] = useKeptText(form, 'owners word', ownersWordOf(job));
   const [advice, setAdvice, dropAdvice] = useKeptText(form, 'advice', job.advice);
   const choice = endings.find((e) => e.id === ending)!;
   const probability = useMemo(() => new Map((odds?.faults ?? []).map((f) => [f.id, f.probability])), [odds]);

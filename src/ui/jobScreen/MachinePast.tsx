@@ -49,6 +49,7 @@ export function MachinePast({ desk }: { desk: JobDesk }) {
         )}
       </Box>
       <StillOpen job={job} />
+      <NotWanted job={job} />
       {(job.customer.standing || job.machine.note || job.warranty.inForce || job.comebackOf) && (
         <Box sx={{ display: 'grid', gap: 0.75 }}>
           {job.comebackOf && (
@@ -107,5 +108,38 @@ function StillOpen({ job }: { job: JobFacts }) {
         </Typography>
       )}
     </Box>
+  );
+}
+
+/** What the owner did not want at an earlier visit, and is not mended since; and what was bridged. */
+function NotWanted({ job: { agree, zone } }: { job: JobFacts }) {
+  return (
+    <>
+      {agree.bridges.map((b) => (
+        <Notice
+          key={`${b.fault} ${b.at}`}
+          title={`Bridged on ${dayAt(b.at, zone)}: ${faultLabel(b.fault).toLowerCase()}.`}
+        >
+          <Typography variant="body2">
+            {b.who}: “{b.words}”
+          </Typography>
+        </Notice>
+      ))}
+      {agree.declinedBefore.length > 0 && (
+        <Box>
+          <Typography component="h2" variant="h3">
+            Not wanted before
+          </Typography>
+          {agree.declinedBefore.map((d) => (
+            <Typography key={`${d.job} ${d.label}`} variant="body2">
+              {d.label},{' '}
+              <Link component={NextLink} href={`/jobs/${d.job}/agree`}>
+                {dayAt(d.at, zone)}
+              </Link>
+            </Typography>
+          ))}
+        </Box>
+      )}
+    </>
   );
 }
