@@ -93,6 +93,18 @@ describe('what is proposed', () => {
     for (const line of lines.filter((l) => l.group === 'wait')) expect(line.until).toMatch(/^\d{4}-\d{2}$/);
   });
 
+  test('what was found in passing makes an extra likelier', async () => {
+    const chance = async (job: number) =>
+      (await readProposal(job)).extras.find((e) => e.fault === 'bearing-rough')!.chance;
+    const before = await chance(await beltGone());
+    const rough = await found(
+      K1,
+      [{ check: 'sole-plate-look', outcome: 'belt-missing' }],
+      ['roll-not-turning', 'squeal'],
+    );
+    expect(await chance(rough)).toBeGreaterThan(before + 0.02);
+  });
+
   test('a budget of nothing buys nothing, a large one what pays without any', async () => {
     const job = await beltGone();
     const ids = (p: ProposalView) => p.lines.filter((l) => l.group === 'now').map((l) => l.id);

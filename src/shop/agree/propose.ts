@@ -42,6 +42,8 @@ export interface ProposalGiven {
   facts: JobFacts;
   today: string;
   replacement: { newMinor: number | null; usedMinor: number | null } | null;
+  /** Fault → how likely it is there already, by the finder; empty when nobody knows. */
+  present?: Readonly<Record<string, number>>;
   /** Chooses among the extras; what pays without any limit by default. */
   choose?: (jobs: readonly ExtraJob[], steps: readonly BundleStep[]) => Bundle;
 }
@@ -53,6 +55,7 @@ export function proposalOf({
   facts,
   today,
   replacement,
+  present = {},
   choose = bestBundle,
 }: ProposalGiven): ProposalView {
   const { shop, customer } = state;
@@ -96,7 +99,16 @@ export function proposalOf({
   }
   const wear = wearOf(kind, state, facts, must, { way, perMinute, leastMinor: charges.leastMinor });
   const open = new Set(reached.map((s) => s.id));
-  const extras = extrasOf(wear, { kind, facts, must: [...must, ...besides], way, open, perMinute, taken });
+  const extras = extrasOf(wear, {
+    present,
+    kind,
+    facts,
+    must: [...must, ...besides],
+    way,
+    open,
+    perMinute,
+    taken,
+  });
   const steps = extraSteps(
     procedure,
     extras.flatMap((e) => e.steps),
@@ -417,6 +429,7 @@ interface Extra {
 function extrasOf(
   wear: readonly WearNow[],
   {
+    present,
     kind,
     facts,
     must,
@@ -425,6 +438,7 @@ function extrasOf(
     perMinute,
     taken,
   }: Around & {
+    present: Readonly<Record<string, number>>;
     kind: Kind;
     facts: JobFacts;
     must: readonly string[];
@@ -441,7 +455,8 @@ function extrasOf(
     .filter((w) => partsOf(w.fault, kind, facts).every((p) => p.priceMinor !== null))
     .map((w): Extra => {
       const steps = way([w.fault]).filter((s) => !open.has(s.id));
-      const chance = chanceWithin(w.life, w.ageYears, 1);
+      // It may be there already, as far as the findings tell, or come within the year.
+      const chance = 1 - (1 - (present[w.fault] ?? 0)) * (1 - chanceWithin(w.life, w.ageYears, 1));
       const price = perMinute(faultOf(w.fault).repair.minutes) + partsMinor(w.fault, kind, facts);
       return {
         wear: w,

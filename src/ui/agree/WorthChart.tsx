@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback } from 'react';
-import { moneyText } from '@/core/money/currency';
+import { digitsOf, moneyText } from '@/core/money/currency';
 import type { Worth } from '@/core/money/worth';
 import { Chart } from '../parts/Chart';
 import { fonts, type BenchColours } from '../theme/palette';
@@ -19,14 +19,15 @@ const MARKS = [
 export function WorthChart({ worth, currency, locale }: { worth: Worth[]; currency: string; locale: string }) {
   const option = useCallback(
     (colours: BenchColours) => {
+      const unit = 10 ** digitsOf(currency);
       const tints = [colours.action, colours.lines.drive, colours.lines.air, colours.lines.power, colours.soft];
       const [first] = worth;
       const band = first
         ? [
-            { stack: 'band', data: first.course.map((c) => [c.years, c.lowMinor / 100]), areaStyle: { opacity: 0 } },
+            { stack: 'band', data: first.course.map((c) => [c.years, c.lowMinor / unit]), areaStyle: { opacity: 0 } },
             {
               stack: 'band',
-              data: first.course.map((c) => [c.years, (c.highMinor - c.lowMinor) / 100]),
+              data: first.course.map((c) => [c.years, (c.highMinor - c.lowMinor) / unit]),
               areaStyle: { color: tints[0], opacity: 0.12 },
             },
           ].map((s) => ({
@@ -39,7 +40,7 @@ export function WorthChart({ worth, currency, locale }: { worth: Worth[]; curren
           }))
         : [];
       // Above this a line says only that one year is no time to pay for anything.
-      const top = 3 * Math.max(...worth.map((w) => w.perYearMinor / 100));
+      const top = 3 * Math.max(...worth.map((w) => w.perYearMinor / unit));
       return {
         textStyle: { fontFamily: fonts.text, color: colours.ink },
         grid: { left: 66, right: 16, top: 58, bottom: 40 },
@@ -73,7 +74,7 @@ export function WorthChart({ worth, currency, locale }: { worth: Worth[]; curren
             symbolSize: 7,
             color: tints[i % tints.length],
             lineStyle: { type: MARKS[i % MARKS.length]!.dash, width: 2 },
-            data: w.course.map((c) => [c.years, Math.round(c.perYearMinor) / 100]),
+            data: w.course.map((c) => [c.years, Math.round(c.perYearMinor) / unit]),
           })),
         ],
       };

@@ -13,6 +13,7 @@ import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
+import { moneyText } from '@/core/money/currency';
 import { offeredParts } from '@/knowledge/offeredParts';
 import { OtherPart } from './OtherPart';
 import { Repairs } from './Repairs';
@@ -185,6 +186,7 @@ function Parts({ desk }: { desk: JobDesk }) {
               key={`${p.code} ${p.station}`}
               part={p}
               currency={job.currency}
+              locale={job.agree.locale}
               disabled={busy}
               quantity={takenBy(faults, p.group)}
               role={words === '' ? ROLES[roleOf(faults, p.group)] : ''}
@@ -206,6 +208,7 @@ const ROLES = { must: '', usual: 'usually new with it, ', choice: 'if it cannot 
 function PartRow({
   part,
   currency,
+  locale,
   disabled,
   quantity,
   role,
@@ -213,6 +216,7 @@ function PartRow({
 }: {
   part: JobFacts['parts'][number];
   currency: string;
+  locale: string;
   disabled: boolean;
   /** Whether the repair can do without it, in words. */
   role: string;
@@ -220,7 +224,7 @@ function PartRow({
   quantity: number;
   onFit: () => void;
 }) {
-  const price = new Intl.NumberFormat('en', { style: 'currency', currency }).format(part.priceMinor / 100);
+  const price = moneyText(part.priceMinor, currency, locale);
   return (
     <Box
       sx={{ display: 'flex', alignItems: 'center', gap: 1, borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}

@@ -19,12 +19,8 @@ const values = (s: ShopView) => ({
   benches: String(s.benches),
   units: s.units,
   comebackMinutes: String(s.comebackMinutes),
-  labour: s.labourMinor === null ? '' : (s.labourMinor / 100).toFixed(2),
   lockMinutes: s.lockMinutes === null ? '' : String(s.lockMinutes),
 });
-
-const money = (minor: number, currency: string) =>
-  new Intl.NumberFormat('en', { style: 'currency', currency }).format(minor / 100);
 
 /** What holds for the whole shop, and for this browser. */
 export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean }) {
@@ -34,12 +30,10 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
     ['Name', shop.name],
     ['Time zone', shop.zone],
     ['Mains', `${shop.mainsV} V`],
-    ['Currency', shop.currency],
     ['Paper', shop.paper],
     ['Benches', String(shop.benches)],
     ['Units', shop.units === 'inch' ? 'Inch' : 'Metric'],
     ['A comeback costs', `${shop.comebackMinutes} minutes`],
-    ['An hour costs', shop.labourMinor === null ? 'not said' : money(shop.labourMinor, shop.currency)],
     ['A screen locks itself', shop.lockMinutes === null ? 'never' : `after ${shop.lockMinutes} quiet minutes`],
   ];
   return (
@@ -98,13 +92,6 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
               span: 3,
             },
             {
-              name: 'labour',
-              label: `An hour costs, ${shop.currency}`,
-              sort: 'number',
-              help: 'so that parts on suspicion are weighed by their price; may stay empty',
-              span: 3,
-            },
-            {
               name: 'lockMinutes',
               label: 'A screen locks itself after, minutes',
               sort: 'number',
@@ -116,12 +103,11 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
           version={shop.version}
           url="/api/v1/shop"
           draft="shop"
-          body={({ labour, lockMinutes, ...v }) => ({
+          body={({ lockMinutes, ...v }) => ({
             ...v,
             mainsV: Number(v.mainsV),
             benches: Number(v.benches),
             comebackMinutes: Number(v.comebackMinutes),
-            labourMinor: labour === '' || labour === null ? null : Math.round(Number(labour) * 100),
             lockMinutes: lockMinutes === '' || lockMinutes === null ? null : Number(lockMinutes),
           })}
           current={(s) => ({ values: values(s as ShopView), version: (s as ShopView).version })}
