@@ -9,6 +9,10 @@ export interface CustomerRow {
   email: string;
   address: string;
   standing: string;
+  /** Pays no tax. */
+  tax_exempt: boolean;
+  /** In which they are told; empty for the shop’s own. */
+  language: string;
   version: number;
   merged_into: number | null;
 }
@@ -40,6 +44,8 @@ const COLUMNS = [
   'email',
   'address',
   'standing',
+  'tax_exempt',
+  'language',
   'version',
   'merged_into',
 ] as const satisfies (keyof CustomerRow)[];
@@ -92,7 +98,8 @@ export async function countCustomers(db: Db, words: string, most: number): Promi
 
 export async function insertCustomer(
   db: Db,
-  row: Omit<CustomerRow, 'id' | 'standing' | 'version' | 'merged_into'> & { standing?: string },
+  row: Pick<CustomerRow, 'kind' | 'name' | 'phone' | 'email' | 'address'> &
+    Partial<Pick<CustomerRow, 'standing' | 'tax_exempt' | 'language'>>,
 ): Promise<number> {
   const [inserted] = await db('customer').insert(row).returning('id');
   await refreshCustomerSearch(db, inserted.id);
@@ -136,7 +143,12 @@ export async function lockCustomers(db: Db, ids: number[]): Promise<CustomerRow[
 export async function updateCustomer(
   db: Db,
   id: number,
-  change: Partial<Pick<CustomerRow, 'kind' | 'name' | 'phone' | 'email' | 'address' | 'standing' | 'merged_into'>>,
+  change: Partial<
+    Pick<
+      CustomerRow,
+      'kind' | 'name' | 'phone' | 'email' | 'address' | 'standing' | 'tax_exempt' | 'language' | 'merged_into'
+    >
+  >,
 ): Promise<void> {
   await db('customer')
     .where({ id })

@@ -21,6 +21,7 @@ export interface JobState {
     address: string;
     standing: string;
     taxExempt: boolean;
+    language: string;
   };
   shop: {
     zone: string;
@@ -153,7 +154,7 @@ const STATE = `select
   to_jsonb(machine) - '{search,search_vector}'::text[] as machine,
   to_jsonb(model) as model,
   json_build_object('id', customer.id, 'name', customer.name, 'kind', customer.kind, 'phone', customer.phone,
-    'email', customer.email, 'address', customer.address, 'taxExempt', customer.tax_exempt,
+    'email', customer.email, 'address', customer.address, 'taxExempt', customer.tax_exempt, 'language', customer.language,
     'standing', customer.standing) as customer,
   json_build_object('zone', coalesce(shop.zone, 'UTC'), 'currency', coalesce(shop.currency, 'USD'),
     'comebackMinutes', coalesce(shop.comeback_minutes, 90), 'labourMinor', shop.labour_minor,

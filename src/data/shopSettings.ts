@@ -21,6 +21,8 @@ export interface ShopRow {
   taxes: object;
   schools: object;
   letterhead: object;
+  /** Language → what owners are told in it. */
+  phrases: object;
   mail: object;
   /** Nothing is opened further before the owner answered. */
   agree_first: boolean;
@@ -43,6 +45,7 @@ const DEFAULTS: ShopRow = {
   taxes: {},
   schools: {},
   letterhead: {},
+  phrases: {},
   mail: {},
   agree_first: true,
   version: 1,
@@ -64,6 +67,7 @@ const COLUMNS = [
   'taxes',
   'schools',
   'letterhead',
+  'phrases',
   'mail',
   'agree_first',
   'version',

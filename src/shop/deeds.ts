@@ -56,7 +56,7 @@ import { strikeComplaint } from './strikeComplaint/strikeComplaint';
 import { stripStep } from './stripStep/stripStep';
 import { takeBackPart } from './takeBackPart/takeBackPart';
 import { takeIn } from './takeIn/takeIn';
-import { amendSchools, amendTerms } from './terms/terms';
+import { amendPhrases, amendSchools, amendTerms } from './terms/terms';
 import { tickRebuild } from './tickRebuild/tickRebuild';
 import { writeNote } from './writeNote/writeNote';
 
@@ -121,6 +121,7 @@ export const shopDeeds = {
   shop: amendShop,
   'shop/terms': amendTerms,
   'shop/schools': amendSchools,
+  'shop/phrases': amendPhrases,
   'shop/close-day': closeDay,
   'shop/mail': amendMail,
   learning: lendIn,

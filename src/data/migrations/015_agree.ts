@@ -9,13 +9,16 @@ alter table shop
   add column taxes jsonb not null default '{}',
   add column schools jsonb not null default '{}',
   add column letterhead jsonb not null default '{}',
+  add column phrases jsonb not null default '{}',
   add column agree_first boolean not null default true,
   add column mail jsonb not null default '{}';
 create table mail_secret (
   only_one boolean primary key default true check (only_one),
   sealed bytea not null
 );
-alter table customer add column tax_exempt boolean not null default false;
+alter table customer
+  add column tax_exempt boolean not null default false,
+  add column language text not null default '' check (length(language) <= 35);
 alter table job add column schools jsonb not null default '{}';
 create table estimate (
   id bigint generated always as identity primary key,

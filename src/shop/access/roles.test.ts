@@ -17,6 +17,7 @@ test('the table, as the shop agreed on it', () => {
       'add-person',
       'amend-mail',
       'amend-person',
+      'amend-phrases',
       'amend-schools',
       'amend-shop',
       'amend-terms',

@@ -76,6 +76,8 @@ async function card(db: Db, id: number): Promise<CustomerCardView> {
     email: customer.email,
     address: customer.address,
     standing: customer.standing,
+    taxExempt: customer.tax_exempt,
+    language: customer.language,
     mergedInto: customer.merged_into,
     sites: (await sitesOf(db, id)).map(({ id: site, label, address, note }) => ({ id: site, label, address, note })),
     contacts: (await contactsOf(db, id)).map((c) => ({
@@ -195,5 +197,7 @@ function fields(dto: Omit<AmendCustomerDto, 'key' | 'version'>) {
     email: dto.email.trim(),
     address: dto.address.trim(),
     standing: dto.standing.trim(),
+    ...(dto.taxExempt === undefined ? {} : { tax_exempt: dto.taxExempt }),
+    ...(dto.language === undefined ? {} : { language: dto.language }),
   };
 }

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { IsIn, IsInt, IsOptional, IsString, Length, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Matches, Min } from 'class-validator';
 import { DeedDto } from '../deed/dto';
 import { JobDeedDto } from '../jobDeed/dto';
 
@@ -26,6 +26,16 @@ export class AddCustomerDto extends DeedDto {
   @IsString()
   @Length(0, 4000, { message: 'At most 4000 characters.' })
   standing!: string;
+
+  /** Pays no tax; as it was when absent. */
+  @IsOptional()
+  @IsBoolean({ message: 'Yes or no.' })
+  taxExempt?: boolean;
+
+  /** Language in which they are told, where the shop has written it; as it was when absent. */
+  @IsOptional()
+  @Matches(/^([a-z]{2,3}(-[A-Za-z0-9]{2,8})*)?$/, { message: 'A language such as nb, or nothing.' })
+  language?: string;
 }
 
 /** Columns by which customers are sorted. */
@@ -102,6 +112,8 @@ export interface CustomerCardView {
   email: string;
   address: string;
   standing: string;
+  taxExempt: boolean;
+  language: string;
   mergedInto: number | null;
   sites: { id: number; label: string; address: string; note: string }[];
   contacts: { id: number; name: string; phone: string; email: string; task: string }[];

@@ -1,4 +1,5 @@
 import { IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
+import type { OwnersWords } from '@/knowledge/ownersPhrases';
 import type { OfferId } from '@/core/agree/offers';
 import { DeedDto } from '../deed/dto';
 import { JobDeedDto } from '../jobDeed/dto';
@@ -72,5 +73,9 @@ export interface LinkView {
   answered: { says: string; who: string; at: string } | null;
   isClosed: boolean;
   currency: string;
+  /** In which amounts are written. */
   locale: string;
+  /** BCP 47, of the words. */
+  language: string;
+  words: OwnersWords;
 }

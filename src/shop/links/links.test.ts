@@ -1,6 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { offeredJob } from '../agree/offered.fixture';
 import { readJob } from '../odds/readJob';
+import { amendPhrases, termsOf } from '../terms/terms';
 import { base, openJob, refusal, testShop } from '../scene.fixture';
 import { answerByLink, linkPhotograph, linkView, makeLink, revokeLink } from './links';
 
@@ -98,4 +99,32 @@ test('no link without something to answer', async () => {
   const job = await openJob(shop.person, shop.models[K1]!, ['squeal']);
   const refused = await refusal(makeLink(shop.person, job, { key: randomUUID(), days: 30 }));
   expect(refused.fields[0]!.message).toMatch(/make an estimate first/);
+});
+
+test('the owner reads it in their own language where the shop has written it, the rest in the shop’s', async () => {
+  const { job, token } = await linked();
+  const customer = (await readJob(job)).customer.id;
+  await amendPhrases(
+    { ...shop.person, role: 'owner' },
+    {
+      key: randomUUID(),
+      version: (await termsOf()).version,
+      language: 'nb',
+      phrases: [
+        { id: 'question', text: 'Hva skal vi gjøre?' },
+        { id: 'no', text: ' ' },
+      ],
+    },
+  );
+  expect((await linkView(token, from())).words.question).toBe('What shall we do?');
+  await shop.db('customer').where({ id: customer }).update({ language: 'nb' });
+  const view = await linkView(token, from());
+  expect([view.language, view.words.question, view.words.no]).toEqual([
+    'nb',
+    'Hva skal vi gjøre?',
+    'No: give it back as it is',
+  ]);
+  // Nobody has written this one: nothing of it is told.
+  await shop.db('customer').where({ id: customer }).update({ language: 'fi' });
+  expect((await linkView(token, from())).language).toBe('en');
 });

@@ -5,6 +5,7 @@ import { jobState } from '@/data/jobState';
 import { personById } from '@/data/people';
 import { smallPhotographOfJob } from '@/data/photographs';
 import { shopSettings } from '@/data/shopSettings';
+import { ownersWords, type OwnersWords } from '@/knowledge/ownersPhrases';
 import type { Person } from '../access/person';
 import { everyone } from '../access/roles';
 import { tokenHash, tokenOfPress } from '../access/secrets';
@@ -90,6 +91,9 @@ export async function linkView(token: string, address: string): Promise<LinkView
   const facts = factsOf(state!);
   const { estimate, standing, answers } = facts.agree;
   const head = letterheadOf(shop.letterhead);
+  const written = shop.phrases as Record<string, Partial<OwnersWords>>;
+  // A language that the shop has not written is no help: then all of it is in its own.
+  const language = state!.customer.language in written ? state!.customer.language : '';
   const paper = estimate
     ? paperContent('estimate', {
         facts,
@@ -126,7 +130,9 @@ export async function linkView(token: string, address: string): Promise<LinkView
     answered: isAnswered && last ? { says: last.says, who: last.who, at: last.at } : null,
     isClosed: facts.closedAt !== null,
     currency: facts.currency,
-    locale: shop.locale,
+    locale: language || shop.locale,
+    language: language || shop.locale,
+    words: ownersWords(written, language),
   };
 }
 

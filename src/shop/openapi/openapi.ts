@@ -230,6 +230,7 @@ export function openapi() {
         ...get('What is charged, taxed and printed at the head'),
         ...post(inWords(shopDeeds['shop/terms'].spec), shopDeeds['shop/terms'].spec.dto),
       },
+      '/shop/phrases': post(inWords(shopDeeds['shop/phrases'].spec), shopDeeds['shop/phrases'].spec.dto),
       '/shop/close-day': post(inWords(shopDeeds['shop/close-day'].spec), shopDeeds['shop/close-day'].spec.dto),
       '/shop/takings': get('What was taken on a day; day: today when absent', [inQuery('day', 'string')]),
       '/shop/mail': {

@@ -15,6 +15,7 @@ import {
 import { LINE_SORTS, type LineSort, type TaxRules } from '@/core/money/bill';
 import type { Rounding } from '@/core/money/rounded';
 import type { Charges } from '@/core/money/terms';
+import { OWNERS_PHRASES, type OwnersPhrase, type OwnersWords } from '@/knowledge/ownersPhrases';
 import type { SchoolChoices } from '@/knowledge/schools';
 import { JobDeedDto } from '../jobDeed/dto';
 import { Nested } from '../nested';
@@ -182,6 +183,27 @@ export class AmendSchoolsDto extends JobDeedDto {
   schools!: SchoolChoiceDto[];
 }
 
+export class PhraseDto {
+  @IsIn(Object.keys(OWNERS_PHRASES), { message: 'There is no such phrase.' })
+  id!: OwnersPhrase;
+
+  @IsString()
+  @Length(0, 300, { message: 'At most 300 characters.' })
+  text!: string;
+}
+
+/** What owners are told in one language. */
+export class AmendPhrasesDto extends JobDeedDto {
+  @Matches(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/, { message: 'A language such as nb.' })
+  @Length(2, 35)
+  language!: string;
+
+  @IsArray()
+  @ArrayMaxSize(60)
+  @Nested(() => PhraseDto, { each: true })
+  phrases!: PhraseDto[];
+}
+
 export interface TermsView {
   version: number;
   locale: string;
@@ -192,6 +214,8 @@ export interface TermsView {
   taxes: TaxRules;
   letterhead: Letterhead;
   schools: SchoolChoices;
+  /** Language → what was written in it. */
+  phrases: Record<string, Partial<OwnersWords>>;
 }
 
 export type Letterhead = Omit<LetterheadDto, never>;

@@ -8,7 +8,14 @@ import { schools, type SchoolChoices } from '@/knowledge/schools';
 import { owner } from '../access/roles';
 import { onVersion, shopDeed } from '../deed/deed';
 import { refuseIf } from '../problem';
-import { AmendSchoolsDto, AmendTermsDto, type Letterhead, type SchoolChoiceDto, type TermsView } from './dto';
+import {
+  AmendPhrasesDto,
+  AmendSchoolsDto,
+  AmendTermsDto,
+  type Letterhead,
+  type SchoolChoiceDto,
+  type TermsView,
+} from './dto';
 
 export const NO_LETTERHEAD: Letterhead = {
   address: '',
@@ -42,6 +49,7 @@ async function view(db: Db): Promise<TermsView> {
     taxes: taxesOf(s.taxes),
     letterhead: letterheadOf(s.letterhead),
     schools: s.schools as SchoolChoices,
+    phrases: s.phrases as TermsView['phrases'],
   };
 }
 
@@ -87,6 +95,23 @@ export const amendSchools = shopDeed(
   (person, dto): Promise<TermsView> =>
     onVersion(person, 'amend-schools', dto, { id: 1, what: 'The shop', lock: lockShop, view }, async (db) => {
       await updateShop(db, { schools: choicesOf(dto.schools) });
+    }),
+);
+
+/** What owners are told in a language; an empty phrase is told in the shop’s own. */
+export const amendPhrases = shopDeed(
+  {
+    name: 'amend-phrases',
+    roles: owner,
+    summary: 'Write what owners are told in another language',
+    dto: AmendPhrasesDto,
+  },
+  (person, dto): Promise<TermsView> =>
+    onVersion(person, 'amend-phrases', dto, { id: 1, what: 'The shop', lock: lockShop, view }, async (db, row) => {
+      const written = Object.fromEntries(
+        dto.phrases.filter((p) => p.text.trim() !== '').map((p) => [p.id, p.text.trim()]),
+      );
+      await updateShop(db, { phrases: { ...row.phrases, [dto.language]: written } });
     }),
 );
 

@@ -37,6 +37,8 @@ const values = (c: CustomerCardView) => ({
   email: c.email,
   address: c.address,
   standing: c.standing,
+  language: c.language,
+  taxExempt: c.taxExempt,
 });
 
 type Doing =

@@ -17,6 +17,13 @@ export const customerFields: EditField[] = [
   { name: 'email', label: 'E-mail', span: 3 },
   { name: 'address', label: 'Address' },
   {
+    name: 'language',
+    label: 'Language',
+    help: 'such as nb, where the shop has written its words; empty for its own',
+    span: 3,
+  },
+  { name: 'taxExempt', label: 'Pays no tax', sort: 'tick', span: 3 },
+  {
     name: 'standing',
     label: 'Always, for this customer',
     sort: 'long',
@@ -24,4 +31,13 @@ export const customerFields: EditField[] = [
   },
 ];
 
-export const newCustomer = { name: '', kind: 'household', phone: '', email: '', address: '', standing: '' };
+export const newCustomer = {
+  name: '',
+  kind: 'household',
+  phone: '',
+  email: '',
+  address: '',
+  standing: '',
+  language: '',
+  taxExempt: false,
+};

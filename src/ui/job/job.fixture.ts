@@ -85,6 +85,7 @@ export function jobInFind(
       address: '',
       standing: '',
       taxExempt: false,
+      language: '',
     },
     shop: {
       zone: 'UTC',

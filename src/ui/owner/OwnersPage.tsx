@@ -6,16 +6,26 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { moneyText } from '@/core/money/currency';
+import type { OwnersPhrase } from '@/knowledge/ownersPhrases';
 import type { LinkView } from '@/shop/links/dto';
 import { Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
 import { fonts } from '../theme/palette';
 
-const HOW_FAR = {
-  minimum: 'what must be done',
-  recommended: 'with what is worth it while it is open',
-  all: 'with what can wait as well',
+/** Titles of what was said and of the groups, in the owner’s language. */
+const TITLES: Record<string, OwnersPhrase> = {
+  'You told us': 'told',
+  'We found': 'found',
+  'Your own idea': 'idea',
+  'Before you decide': 'before',
+  'To say': 'say',
+  'Not worth it': 'notWorth',
+  'Must be done': 'must',
+  'Worth it while it is open': 'now',
+  'Can wait': 'wait',
 };
+const YES = { minimum: 'yesMinimum', recommended: 'yesRecommended', all: 'yesAll' } as const;
+const HOW_FAR = { minimum: 'howMinimum', recommended: 'howRecommended', all: 'howAll' } as const;
 
 /** What the owner of one machine sees and answers, on a phone, without an account. */
 export function OwnersPage({ initial, token }: { initial: LinkView; token: string }) {
@@ -26,7 +36,8 @@ export function OwnersPage({ initial, token }: { initial: LinkView; token: strin
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
   const [key] = useState(() => new Map<string, string>());
-  const { estimate, shop } = view;
+  const { estimate, shop, words: w } = view;
+  const title = (text: string) => (TITLES[text] ? w[TITLES[text]] : text);
   const money = (minor: number) => moneyText(minor, view.currency, view.locale);
   const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
   const answer = async (says: 'yes' | 'as-is', offer: string | null) => {
@@ -43,31 +54,31 @@ export function OwnersPage({ initial, token }: { initial: LinkView; token: strin
     else setRefusal(sent.refusal);
   };
   return (
-    <Box component="main" id="work" sx={{ maxWidth: 640, mx: 'auto', p: 2, display: 'grid', gap: 2 }}>
+    <Box
+      component="main"
+      id="work"
+      lang={view.language}
+      sx={{ maxWidth: 640, mx: 'auto', p: 2, display: 'grid', gap: 2 }}
+    >
       <Box sx={{ borderBottom: '3px solid', borderColor: 'text.primary', pb: 1 }}>
         <Typography variant="body2" sx={{ fontFamily: fonts.label, fontWeight: 700, fontSize: '1.1rem' }}>
           {shop.name}
         </Typography>
         <Typography component="h1" variant="h1">
-          Your {view.machine}
+          {w.yourMachine} {view.machine}
         </Typography>
       </Box>
       {view.answered && (
-        <Notice
-          live
-          title={
-            view.answered.says === 'yes'
-              ? `Thank you. We go ahead, as ${view.answered.who} said.`
-              : `Noted, as ${view.answered.who} said: we leave it as it is.`
-          }
-        >
-          <Typography variant="body2">To change it, call us{shop.phone && `: ${shop.phone}`}.</Typography>
+        <Notice live title={`${view.answered.says === 'yes' ? w.thanks : w.noted} (${view.answered.who})`}>
+          <Typography variant="body2">
+            {w.change} {shop.phone}
+          </Typography>
         </Notice>
       )}
       {view.said.map((s) => (
         <Box key={s.title} component="section">
           <Typography component="h2" variant="h3">
-            {s.title}
+            {title(s.title)}
           </Typography>
           {s.texts.map((t) => (
             <Typography key={t}>{t}</Typography>
@@ -87,11 +98,11 @@ export function OwnersPage({ initial, token }: { initial: LinkView; token: strin
           ))}
         </Box>
       )}
-      {!estimate && <Typography>There is nothing to answer yet.</Typography>}
+      {!estimate && <Typography>{w.nothing}</Typography>}
       {estimate?.groups.map((g) => (
         <Box key={g.title} component="section">
           <Typography component="h2" variant="h3">
-            {g.title}
+            {title(g.title)}
           </Typography>
           <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
             {g.rows.map((r, i) => (
@@ -112,17 +123,17 @@ export function OwnersPage({ initial, token }: { initial: LinkView; token: strin
       {estimate && !view.answered && !view.isClosed && (
         <Box component="section" aria-label="Your answer" sx={{ display: 'grid', gap: 1.25 }}>
           <Typography component="h2" variant="h2">
-            What shall we do?
+            {w.question}
           </Typography>
           <TextField
-            label="Your name"
+            label={w.name}
             value={who}
             onChange={(e) => setWho(e.target.value)}
             error={Boolean(problem('who'))}
             helperText={problem('who')}
           />
           <TextField
-            label="Anything to say"
+            label={w.words}
             value={words}
             multiline
             onChange={(e) => setWords(e.target.value)}
@@ -132,12 +143,10 @@ export function OwnersPage({ initial, token }: { initial: LinkView; token: strin
           {estimate.columns.some((c) => c.unsafe.length > 0) && (
             <Box sx={{ border: '2px solid', borderColor: 'bench.hazard', p: 1.5, display: 'grid', gap: 1 }}>
               <Typography sx={{ fontWeight: 600 }}>
-                Some offers leave something that can hurt somebody:{' '}
-                {[...new Set(estimate.columns.flatMap((c) => c.unsafe))].join(', ').toLowerCase()}. To take one of them,
-                write your name here: you were told, and leave it as it is.
+                {w.danger} {[...new Set(estimate.columns.flatMap((c) => c.unsafe))].join(', ')}.
               </Typography>
               <TextField
-                label="Name under this warning"
+                label={w.signed}
                 value={signed}
                 onChange={(e) => setSigned(e.target.value)}
                 error={Boolean(problem('signed'))}
@@ -156,20 +165,19 @@ export function OwnersPage({ initial, token }: { initial: LinkView; token: strin
               sx={{ minHeight: 56, justifyContent: 'space-between' }}
             >
               <span style={{ textAlign: 'left' }}>
-                Yes: {c.title.charAt(0).toLowerCase() + c.title.slice(1)}
-                <span style={{ display: 'block', fontWeight: 400, fontSize: '0.85em' }}>{HOW_FAR[c.id]}</span>
+                {w[YES[c.id]]}
+                <span style={{ display: 'block', fontWeight: 400, fontSize: '0.85em' }}>{w[HOW_FAR[c.id]]}</span>
               </span>
               <span style={{ fontFamily: fonts.reading }}>{money(c.minor)}</span>
             </Button>
           ))}
           <Button disabled={busy} onClick={() => void answer('as-is', null)} sx={{ minHeight: 56 }}>
-            No: give it back as it is
+            {w.no}
           </Button>
         </Box>
       )}
       <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-        {[shop.name, shop.address, shop.phone].filter(Boolean).join(', ')}. This page is only for you: whoever has its
-        address can answer.
+        {[shop.name, shop.address, shop.phone].filter(Boolean).join(', ')}. {w.private}
       </Typography>
     </Box>
   );

@@ -6,7 +6,9 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { TermsView } from '@/shop/terms/dto';
 import type { MailView, OutboxView } from '@/shop/mail/dto';
+import { OwnersLanguages } from './OwnersLanguages';
 import { EditSheet } from '../parts/EditSheet';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
@@ -28,11 +30,13 @@ const STATES = { waiting: 'on its way', sent: 'sent', failed: 'not delivered' };
 
 /** What was sent to owners, what waits, and how it goes out. */
 export function MessagesScreen({
+  terms,
   mail,
   outbox,
   zone,
   mayAmend,
 }: {
+  terms: TermsView;
   mail: MailView;
   outbox: OutboxView;
   zone: string;
@@ -99,6 +103,7 @@ export function MessagesScreen({
             </Box>
           )}
         </Box>
+        <OwnersLanguages terms={terms} mayAmend={mayAmend} />
         {outbox.standIn && (
           <Box component="section" aria-label="Simulated mailbox">
             <Typography component="h2" variant="h2">

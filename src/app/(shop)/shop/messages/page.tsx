@@ -3,12 +3,27 @@ import { currentPerson } from '@/app/person';
 import { may } from '@/shop/access/roles';
 import { amendMail, mailView } from '@/shop/mail/mailSettings';
 import { outbox } from '@/shop/mail/outbox';
+import { termsOf } from '@/shop/terms/terms';
 import { shopOf } from '@/shop/shopBook/shopBook';
 import { MessagesScreen } from '@/ui/shop/MessagesScreen';
 
 export const metadata: Metadata = { title: 'Messages' };
 
 export default async function MessagesPage() {
-  const [mail, sent, shop, person] = await Promise.all([mailView(), outbox(), shopOf(), currentPerson()]);
-  return <MessagesScreen mail={mail} outbox={sent} zone={shop.zone} mayAmend={may(person.role, amendMail.spec)} />;
+  const [terms, mail, sent, shop, person] = await Promise.all([
+    termsOf(),
+    mailView(),
+    outbox(),
+    shopOf(),
+    currentPerson(),
+  ]);
+  return (
+    <MessagesScreen
+      terms={terms}
+      mail={mail}
+      outbox={sent}
+      zone={shop.zone}
+      mayAmend={may(person.role, amendMail.spec)}
+    />
+  );
 }
