@@ -17,8 +17,6 @@ export interface MadeLink {
   path: string;
 }
 
-export class RevokeLinksDto extends JobDeedDto {}
-
 /** What the owner presses on the page of a link. */
 export class AnswerByLinkDto extends DeedDto {
   /** The estimate that they saw. */

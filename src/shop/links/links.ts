@@ -12,19 +12,13 @@ import { tokenHash, tokenOfPress } from '../access/secrets';
 import { writeAnswer } from '../agree/recordAnswer';
 import { deedOn, once } from '../deed/deed';
 import { paperContent } from '../documents/paperContent';
+import { JobDeedDto } from '../jobDeed/dto';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { factsOf } from '../jobView/jobFacts';
 import { notFound, ProblemError, refuseIf } from '../problem';
 import { dayInZone } from '../settings/day';
 import { letterheadOf } from '../terms/terms';
-import {
-  AnswerFromLinkDto,
-  MakeLinkDto,
-  RevokeLinksDto,
-  type AnswerByLinkDto,
-  type LinkView,
-  type MadeLink,
-} from './dto';
+import { AnswerFromLinkDto, MakeLinkDto, type AnswerByLinkDto, type LinkView, type MadeLink } from './dto';
 
 /** Wrong tokens from one address in a quarter of an hour; a link has 256 bits, so nobody comes near one by guessing. */
 const MOST_WRONG = 20;
@@ -56,7 +50,7 @@ export const revokeLink = jobDeed({
   name: 'revoke-links',
   roles: everyone,
   summary: 'Take the owner’s pages of this job back',
-  dto: RevokeLinksDto,
+  dto: JobDeedDto,
   async work({ db, jobId, tell }) {
     const open = await revokeLinks(db, jobId);
     refuseIf(open > 0 ? [] : [{ field: 'link', message: 'No page is open.' }]);
