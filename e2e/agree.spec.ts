@@ -143,7 +143,7 @@ test('the owner of the shop sets a tax, and the next offer has it', async ({ pag
   const sheet = page.getByRole('dialog', { name: 'What is charged' });
   await sheet.getByLabel('IBAN').fill('DE89370400440532013001');
   await sheet.getByLabel('Tax 2').fill('Town tax');
-  await sheet.getByLabel('Per cent').nth(1).fill('2.5');
+  await sheet.getByLabel('Rate 2, %').fill('2.5');
   await sheet.getByRole('button', { name: 'Save' }).click();
   await expect(sheet.getByText('Its check digits are wrong.')).toBeVisible();
   await sheet.getByLabel('IBAN').fill('DE89 3704 0044 0532 0130 00');

@@ -36,6 +36,8 @@ test('what is moved at one bench is seen at the other without asking, also after
   // By hand: dragged by its grip to the second bench.
   await page.waitForTimeout(500);
   const grip = page.locator(`[data-grip="${tag}"]`);
+  // Rack and benches stand far apart on a full day.
+  await page.setViewportSize({ width: 1280, height: 2000 });
   const from = (await grip.boundingBox())!;
   const to = (await page.getByRole('region', { name: 'Bench 2' }).boundingBox())!;
   await page.mouse.move(from.x + 8, from.y + 8);

@@ -18,6 +18,8 @@ function allRoutes(): { path: string; isPage: boolean }[] {
     });
 }
 
+/** A long random token is their key: one that is made up opens nothing, and all of them look alike. */
+const BY_TOKEN = ['/o/1', '/api/o/1', '/api/o/1/photographs/1'];
 const OPEN = ['/sign-in', '/api/sign-in', '/healthz', '/readyz'];
 
 test('every address in the source is shut but sign-in and health', async ({ playwright, baseURL }) => {
@@ -38,6 +40,10 @@ test('every address in the source is shut but sign-in and health', async ({ play
         continue;
       }
       const status = response.status();
+      if (BY_TOKEN.includes(path)) {
+        expect([400, 404, 405], `${method} ${path}`).toContain(status);
+        continue;
+      }
       if (method === 'GET' && !path.startsWith('/api/')) {
         expect(status, `${method} ${path}`).toBe(307);
         expect(response.headers().location).toContain('/sign-in');

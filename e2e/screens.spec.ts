@@ -27,6 +27,7 @@ async function screens(page: Page, place: Place): Promise<string[]> {
       tag,
       `${tag}/tag`,
       '/machines/GK-9999',
+      '/rounds',
       '/wall',
       '/customers',
       '/customers/1',

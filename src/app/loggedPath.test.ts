@@ -5,6 +5,7 @@ test.each([
   ['/api/o/TQMubO_05yE6FGTzNSIw1i3', '/api/o/…'],
   ['/api/o/TQMubO_05yE6FGTzNSIw1i3/photographs/12', '/api/o/…/photographs/12'],
   ['/api/v1/jobs/12/agree', '/api/v1/jobs/12/agree'],
+  ['/cal/TQMubO_05yE6FGTzNSIw1i3.ics', '/cal/…'],
   ['/', '/'],
 ])('%s is written down as %s', (path, logged) => expect(loggedPath(path)).toBe(logged));
 

@@ -11,6 +11,8 @@ export interface CustomerRow {
   standing: string;
   /** Pays no tax. */
   tax_exempt: boolean;
+  /** Nothing is written to them about what falls due. */
+  no_letters: boolean;
   /** In which they are told; empty for the shop’s own. */
   language: string;
   version: number;
@@ -45,6 +47,7 @@ const COLUMNS = [
   'address',
   'standing',
   'tax_exempt',
+  'no_letters',
   'language',
   'version',
   'merged_into',
@@ -99,7 +102,7 @@ export async function countCustomers(db: Db, words: string, most: number): Promi
 export async function insertCustomer(
   db: Db,
   row: Pick<CustomerRow, 'kind' | 'name' | 'phone' | 'email' | 'address'> &
-    Partial<Pick<CustomerRow, 'standing' | 'tax_exempt' | 'language'>>,
+    Partial<Pick<CustomerRow, 'standing' | 'tax_exempt' | 'no_letters' | 'language'>>,
 ): Promise<number> {
   const [inserted] = await db('customer').insert(row).returning('id');
   await refreshCustomerSearch(db, inserted.id);
@@ -146,7 +149,16 @@ export async function updateCustomer(
   change: Partial<
     Pick<
       CustomerRow,
-      'kind' | 'name' | 'phone' | 'email' | 'address' | 'standing' | 'tax_exempt' | 'language' | 'merged_into'
+      | 'kind'
+      | 'name'
+      | 'phone'
+      | 'email'
+      | 'address'
+      | 'standing'
+      | 'tax_exempt'
+      | 'no_letters'
+      | 'language'
+      | 'merged_into'
     >
   >,
 ): Promise<void> {

@@ -228,8 +228,8 @@ export async function writeAnswers(db: Knex, person: Person, today: string, key:
       words: '',
       ...more,
     });
-  const rows = await db('job').whereNull('closed_at').orderBy('id').select('id', 'stage', 'visit');
-  for (const { id, stage } of rows.filter((r) => r.stage !== 'find' && r.visit === '')) {
+  const rows = await db('job').whereNull('closed_at').orderBy('id').select('id', 'stage', 'visit', 'place');
+  for (const { id, stage, place } of rows.filter((r) => r.stage !== 'find' && r.visit === '')) {
     // What is in hand was agreed; the work stands where it stood.
     const { waits, proved } = await readJob(id);
     if (proved.length === 0 || waits.some((w) => w.endedAt === null)) await answer(id, { words: 'Do it, please.' });
@@ -243,7 +243,7 @@ export async function writeAnswers(db: Knex, person: Person, today: string, key:
         ...(taken.unsafe.length > 0 ? { signed: 'The owner' } : {}),
       });
     }
-    await db('job').where({ id }).update({ stage });
+    await db('job').where({ id }).update({ stage, place });
   }
   const found = async (said: Said, findings: Finding[]): Promise<number> => {
     const model = (await db('model').where({ kind: said.kind }).orderBy('id').first('id'))!;

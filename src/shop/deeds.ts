@@ -49,6 +49,8 @@ import { recordFindings } from './recordFindings/recordFindings';
 import { recordMeter } from './recordMeter/recordMeter';
 import { recordProof } from './recordProof/recordProof';
 import { revokeFinding } from './revokeFinding/revokeFinding';
+import { renewFeed } from './rounds/calendar';
+import { sendDue } from './rounds/sendDue';
 import { serveItem } from './serveItem/serveItem';
 import { amendShop } from './shopBook/shopBook';
 import { startWait } from './startWait/startWait';
@@ -107,7 +109,13 @@ export const jobDeeds: readonly AnyDeedOn<number>[] = [
   takeBackGauge,
 ];
 export const machineDeeds: readonly AnyDeedOn<string>[] = [amendMachine, changeOwner, mergeMachines];
-export const customerDeeds: readonly AnyDeedOn<number>[] = [amendCustomer, mergeCustomers, putSite, putContact];
+export const customerDeeds: readonly AnyDeedOn<number>[] = [
+  amendCustomer,
+  mergeCustomers,
+  putSite,
+  putContact,
+  sendDue,
+];
 export const modelDeeds: readonly AnyDeedOn<number>[] = [mergeModels, putProcedure];
 export const personDeeds: readonly AnyDeedOn<number>[] = [amendPerson, resetPassphrase, endSession];
 export const messageDeeds: readonly AnyDeedOn<number>[] = [sendAgain];
@@ -124,6 +132,7 @@ export const shopDeeds = {
   'shop/phrases': amendPhrases,
   'shop/close-day': closeDay,
   'shop/mail': amendMail,
+  'rounds/feed': renewFeed,
   learning: lendIn,
   'gauges/usual': keepUsual,
   'me/passphrase': changeOwnPassphrase,

@@ -14,6 +14,7 @@ import { up as doors } from './012_doors';
 import { up as keys } from './013_keys';
 import { up as strip } from './014_strip';
 import { up as agree } from './015_agree';
+import { up as rounds } from './016_rounds';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -32,6 +33,7 @@ export const steps: Record<string, string> = {
   '013_keys': keys,
   '014_strip': strip,
   '015_agree': agree,
+  '016_rounds': rounds,
 };
 
 /** Migrations as a static map: no files are read when they run. */

@@ -13,8 +13,8 @@ export const PERSON_HEADER = 'x-gritkeeper-person';
 /** The only doors without a key. */
 const OPEN: ReadonlySet<string> = new Set(['/sign-in', '/api/sign-in', '/healthz', '/readyz', '/icon.svg']);
 
-/** The owner’s page of one job: its token is its key, and is judged behind the door. */
-const BY_LINK = /^\/(api\/)?o\/[A-Za-z0-9_-]{1,100}(\/photographs\/\d{1,9})?$/;
+/** The owner’s page of one job, and a calendar: the token is the key, and is judged behind the door. */
+const BY_LINK = /^\/((api\/)?o\/[A-Za-z0-9_-]{1,100}(\/photographs\/\d{1,9})?|cal\/[A-Za-z0-9_-]{1,100}\.ics)$/;
 
 /** What a locked screen may still do: be unlocked by the same person, or be left. */
 const WHILE_LOCKED: ReadonlySet<string> = new Set(['/locked', '/api/v1/me/unlock', '/api/sign-out']);

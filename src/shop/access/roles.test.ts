@@ -42,6 +42,7 @@ test('the table, as the shop agreed on it', () => {
       'merge-machines',
       'put-contact',
       'put-site',
+      'send-due',
     ].sort(),
   );
   expect(only('owner', 'technician').sort()).toEqual(

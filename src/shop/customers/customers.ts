@@ -77,6 +77,7 @@ async function card(db: Db, id: number): Promise<CustomerCardView> {
     address: customer.address,
     standing: customer.standing,
     taxExempt: customer.tax_exempt,
+    noLetters: customer.no_letters,
     language: customer.language,
     mergedInto: customer.merged_into,
     sites: (await sitesOf(db, id)).map(({ id: site, label, address, note }) => ({ id: site, label, address, note })),
@@ -198,6 +199,7 @@ function fields(dto: Omit<AmendCustomerDto, 'key' | 'version'>) {
     address: dto.address.trim(),
     standing: dto.standing.trim(),
     ...(dto.taxExempt === undefined ? {} : { tax_exempt: dto.taxExempt }),
+    ...(dto.noLetters === undefined ? {} : { no_letters: dto.noLetters }),
     ...(dto.language === undefined ? {} : { language: dto.language }),
   };
 }

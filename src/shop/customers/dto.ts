@@ -32,6 +32,11 @@ export class AddCustomerDto extends DeedDto {
   @IsBoolean({ message: 'Yes or no.' })
   taxExempt?: boolean;
 
+  /** Nothing is written to them about what falls due; as it was when absent. */
+  @IsOptional()
+  @IsBoolean({ message: 'Yes or no.' })
+  noLetters?: boolean;
+
   /** Language in which they are told, where the shop has written it; as it was when absent. */
   @IsOptional()
   @Matches(/^([a-z]{2,3}(-[A-Za-z0-9]{2,8})*)?$/, { message: 'A language such as nb, or nothing.' })
@@ -113,6 +118,7 @@ export interface CustomerCardView {
   address: string;
   standing: string;
   taxExempt: boolean;
+  noLetters: boolean;
   language: string;
   mergedInto: number | null;
   sites: { id: number; label: string; address: string; note: string }[];

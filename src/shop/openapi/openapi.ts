@@ -230,6 +230,13 @@ export function openapi() {
         ...get('What is charged, taxed and printed at the head'),
         ...post(inWords(shopDeeds['shop/terms'].spec), shopDeeds['shop/terms'].spec.dto),
       },
+      '/rounds': get('What falls due, customer by customer; ahead: days (30)', [
+        inQuery('ahead', 'integer'),
+        inQuery('kind', 'string'),
+        inQuery('customer', 'integer'),
+        inQuery('after', 'string'),
+      ]),
+      '/rounds/feed': post(inWords(shopDeeds['rounds/feed'].spec), shopDeeds['rounds/feed'].spec.dto),
       '/shop/phrases': post(inWords(shopDeeds['shop/phrases'].spec), shopDeeds['shop/phrases'].spec.dto),
       '/shop/close-day': post(inWords(shopDeeds['shop/close-day'].spec), shopDeeds['shop/close-day'].spec.dto),
       '/shop/takings': get('What was taken on a day; day: today when absent', [inQuery('day', 'string')]),

@@ -107,7 +107,7 @@ function table(c: PaperContent): Content {
     rule([
       { text: '' },
       ...c.columns.map((t): TableCell => ({
-        text: c.columns.length > 1 ? say(t) : '',
+        text: c.columns.length > 1 ? say(t) : 'Amount',
         bold: true,
         alignment: 'right',
       })),

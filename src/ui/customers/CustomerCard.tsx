@@ -39,6 +39,7 @@ const values = (c: CustomerCardView) => ({
   standing: c.standing,
   language: c.language,
   taxExempt: c.taxExempt,
+  noLetters: c.noLetters,
 });
 
 type Doing =

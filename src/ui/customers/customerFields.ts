@@ -23,6 +23,7 @@ export const customerFields: EditField[] = [
     span: 3,
   },
   { name: 'taxExempt', label: 'Pays no tax', sort: 'tick', span: 3 },
+  { name: 'noLetters', label: 'Wants no letters about what falls due', sort: 'tick' },
   {
     name: 'standing',
     label: 'Always, for this customer',
@@ -40,4 +41,5 @@ export const newCustomer = {
   standing: '',
   language: '',
   taxExempt: false,
+  noLetters: false,
 };

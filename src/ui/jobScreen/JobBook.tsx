@@ -72,6 +72,7 @@ export function JobBook({ desk }: { desk: JobDesk }) {
               onChange={(e) => setHours(e.target.value)}
               error={hours.trim() !== '' && !Number.isFinite(meter)}
               helperText={ambiguity('number', hours)}
+              sx={{ minWidth: 0, flex: 1 }}
               slotProps={{ htmlInput: { inputMode: 'decimal' } }}
             />
             <Button

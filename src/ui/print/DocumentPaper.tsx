@@ -127,7 +127,7 @@ function Body({ view: { content: c, name, corrects, correctedBy, qr } }: { view:
         >
           <thead>
             <tr>
-              <th aria-label="What" />
+              <td />
               {c.columns.map((t) => (
                 <Box
                   key={t}
@@ -135,7 +135,7 @@ function Body({ view: { content: c, name, corrects, correctedBy, qr } }: { view:
                   className="n"
                   sx={{ whiteSpace: 'normal !important', fontFamily: `${fonts.label} !important`, width: '30mm' }}
                 >
-                  {several ? t : ''}
+                  {several ? t : 'Amount'}
                 </Box>
               ))}
             </tr>

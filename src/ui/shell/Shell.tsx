@@ -24,6 +24,7 @@ const PLACES = [
   { href: '/take-in', label: 'Take in', key: 'g>t' },
   { href: '/machines', label: 'Machines', key: 'g>m' },
   { href: '/customers', label: 'Customers', key: 'g>c' },
+  { href: '/rounds', label: 'Rounds', key: 'g>r' },
   { href: '/gauges', label: 'Gauges', key: 'g>g' },
   { href: '/shop', label: 'Shop', key: 'g>s' },
 ] as const;

@@ -49,7 +49,14 @@ export function MessagesScreen({
     router.refresh();
   };
   return (
-    <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 3,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+        alignItems: 'start',
+      }}
+    >
       <Box component="section" aria-label="Sent">
         <Typography component="h1" variant="h2">
           To owners

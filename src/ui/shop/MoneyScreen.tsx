@@ -35,12 +35,19 @@ export function MoneyScreen({
   mayAmend: boolean;
 }) {
   return (
-    <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}>
-      <Box sx={{ display: 'grid', gap: 3 }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 3,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+        alignItems: 'start',
+      }}
+    >
+      <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
         <Terms terms={terms} mayAmend={mayAmend} />
         <Schools terms={terms} mayAmend={mayAmend} />
       </Box>
-      <Box sx={{ display: 'grid', gap: 3 }}>
+      <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
         <Takings takings={takings} />
         <Documents first={documents} />
       </Box>
@@ -131,7 +138,7 @@ function termFields(currency: string): EditField[] {
     { name: 'payDays', label: 'Paid within, days', sort: 'number', span: 2 },
     ...TAXES.flatMap((i): EditField[] => [
       { name: `tax${i}`, label: `Tax ${i + 1}`, help: i === 0 ? 'its name on paper; empty for none' : '', span: 2 },
-      { name: `rate${i}`, label: 'Per cent', sort: 'number', span: 1 },
+      { name: `rate${i}`, label: `Rate ${i + 1}, %`, sort: 'number', span: 1 },
       {
         name: `on${i}`,
         label: 'On',

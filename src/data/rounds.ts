@@ -1,0 +1,134 @@
+import type { Db } from './database';
+
+export interface DueItem {
+  customer_id: number;
+  machine_id: number;
+  tag: string;
+  maker: string;
+  model: string;
+  kind: string;
+  item: string;
+  due_on: string;
+  last_done_on: string | null;
+  hours_per_week: number;
+  made_year: number | null;
+  site: string | null;
+  open_job: number | null;
+}
+
+export interface DueCustomer {
+  id: number;
+  name: string;
+  phone: string;
+  email: string;
+  kind: 'household' | 'business';
+  no_letters: boolean;
+  first_due: string;
+  /** The machine that is due first: with its day it is where the next page begins. */
+  first_machine: number;
+}
+
+export interface DueAsked {
+  /** ISO date: what is due up to then. */
+  until: string;
+  /** Of machines of this kind only. */
+  kind?: string;
+  customer?: number;
+  after?: { due: string; machine: number };
+}
+
+const STANDS = (m: string) => `${m}.merged_into is null and ${m}.scrapped_on is null`;
+
+/**
+ * Customers with something due, whose first is due earliest first. Each is found by the machine of theirs that is due first, so
+ * that a page costs the same however many machines there are.
+ */
+export async function dueCustomers(db: Db, asked: DueAsked, limit: number): Promise<DueCustomer[]> {
+  const ofKind = (m: string) =>
+    asked.kind === undefined ? '' : `and exists (select from model where id = ${m}.model_id and kind = :kind)`;
+  const { rows } = await db.raw<{ rows: DueCustomer[] }>(
+    `select c.id, c.name, c.phone, c.email, c.kind, c.no_letters, m.next_due_on as first_due, m.id as first_machine
+     from machine m join customer c on c.id = m.customer_id
+     where m.next_due_on <= :until and ${STANDS('m')} ${ofKind('m')}
+       ${asked.customer === undefined ? '' : 'and m.customer_id = :customer'}
+       ${asked.after === undefined ? '' : 'and (m.next_due_on, m.id) > (:due, :machine)'}
+       and not exists (
+         select from machine e where e.customer_id = m.customer_id and ${STANDS('e')} ${ofKind('e')}
+           and (e.next_due_on, e.id) < (m.next_due_on, m.id))
+     order by m.next_due_on, m.id limit :limit`,
+    {
+      until: asked.until,
+      limit,
+      kind: asked.kind ?? null,
+      customer: asked.customer ?? null,
+      due: asked.after?.due ?? null,
+      machine: asked.after?.machine ?? null,
+    },
+  );
+  return rows;
+}
+
+/** What is due on the machines of some customers, earliest first. */
+export async function dueItems(
+  db: Db,
+  customers: readonly number[],
+  { until, kind }: Pick<DueAsked, 'until' | 'kind'>,
+  limit: number,
+): Promise<DueItem[]> {
+  const query = db('machine as m')
+    .join('plan as p', 'p.machine_id', 'm.id')
+    .join('model', 'model.id', 'm.model_id')
+    .leftJoin('site', 'site.id', 'm.site_id')
+    .whereIn('m.customer_id', [...customers])
+    .whereRaw(STANDS('m'))
+    .where('p.due_on', '<=', until)
+    .orderBy(['p.due_on', 'm.id', 'p.item'])
+    .limit(limit)
+    .select('m.customer_id', { machine_id: 'm.id' }, 'm.tag', 'model.maker', { model: 'model.name' }, 'model.kind')
+    .select('p.item', 'p.due_on', 'p.last_done_on', 'm.hours_per_week', 'm.made_year', { site: 'site.label' })
+    .select({
+      open_job: db('job').whereRaw('job.machine_id = m.id').whereNull('closed_at').select('id').limit(1),
+    });
+  if (kind !== undefined) query.where('model.kind', kind);
+  return query;
+}
+
+export interface FeedRow {
+  scope: 'shop' | 'customer';
+  customer_id: number | null;
+}
+
+/** A new secret address in place of the last. */
+export async function putFeed(
+  db: Db,
+  row: { scope: 'shop' | 'customer'; customer_id: number | null; token_hash: Buffer; person_id: number },
+): Promise<void> {
+  await db('calendar_feed').where({ scope: row.scope, customer_id: row.customer_id }).delete();
+  await db('calendar_feed').insert(row);
+}
+
+export async function feedByToken(db: Db, tokenHash: Buffer): Promise<FeedRow | undefined> {
+  return db('calendar_feed').where({ token_hash: tokenHash }).first('scope', 'customer_id');
+}
+
+/** Everything that is due up to a day, for a calendar; of one customer, or of all. */
+export async function dueForCalendar(
+  db: Db,
+  until: string,
+  customer: number | null,
+  limit: number,
+): Promise<(DueItem & { customer: string })[]> {
+  const query = db('plan as p')
+    .join('machine as m', 'm.id', 'p.machine_id')
+    .join('model', 'model.id', 'm.model_id')
+    .join('customer as c', 'c.id', 'm.customer_id')
+    .leftJoin('site', 'site.id', 'm.site_id')
+    .whereRaw(STANDS('m'))
+    .where('p.due_on', '<=', until)
+    .orderBy(['p.due_on', 'm.id', 'p.item'])
+    .limit(limit)
+    .select('m.customer_id', { machine_id: 'm.id' }, 'm.tag', 'model.maker', { model: 'model.name' }, 'model.kind')
+    .select('p.item', 'p.due_on', { customer: 'c.name' }, { site: 'site.label' });
+  if (customer !== null) query.where('m.customer_id', customer);
+  return query;
+}

@@ -1,0 +1,99 @@
+import ICAL from 'ical.js';
+import { addDays } from '@/core/service/planDue';
+import { customerById } from '@/data/customers';
+import { database } from '@/data/database';
+import { dueForCalendar, feedByToken, putFeed, type DueItem } from '@/data/rounds';
+import { countWrongLinks, insertWrongLink } from '@/data/links';
+import { shopSettings } from '@/data/shopSettings';
+import { planItems } from '@/knowledge/plans';
+import { everyone } from '../access/roles';
+import { tokenHash, tokenOfPress } from '../access/secrets';
+import { once, shopDeed } from '../deed/deed';
+import { notFound, ProblemError } from '../problem';
+import { dayInZone } from '../settings/day';
+import { RenewFeedDto, type RenewedFeed } from './dto';
+
+/** So far ahead a calendar tells. */
+const AHEAD_DAYS = 400;
+const MOST_LINES = 5000;
+const MOST_WRONG = 20;
+const WINDOW_MINUTES = 15;
+
+/** A new secret address for a calendar of what falls due; the last one opens nothing from now on. */
+export const renewFeed = shopDeed(
+  {
+    name: 'renew-feed',
+    roles: everyone,
+    summary: 'A new secret address for the calendar of what falls due',
+    dto: RenewFeedDto,
+  },
+  async (person, dto): Promise<RenewedFeed> => {
+    const token = tokenOfPress(person.id, dto.key);
+    const customer = dto.scope === 'customer' ? (dto.customer ?? 0) : null;
+    await once(person, 'renew-feed', dto, `${dto.scope}:${customer ?? ''}`, async (db) => {
+      if (customer !== null && !(await customerById(db, customer))) throw notFound('This customer');
+      await putFeed(db, {
+        scope: dto.scope,
+        customer_id: customer,
+        token_hash: tokenHash(token),
+        person_id: person.id,
+      });
+      return {};
+    });
+    return { path: `/cal/${token}.ics` };
+  },
+);
+
+/** The calendar behind an address. @throws ProblemError 404 for an address that opens nothing; 429 after too many */
+export async function calendarOf(token: string, address: string): Promise<string> {
+  const db = database();
+  if ((await countWrongLinks(db, address, WINDOW_MINUTES)) >= MOST_WRONG)
+    throw new ProblemError(429, 'Too many wrong addresses. Wait a quarter of an hour.', [], {
+      retryAfterS: WINDOW_MINUTES * 60,
+    });
+  const feed = await feedByToken(db, tokenHash(token));
+  if (!feed) {
+    await insertWrongLink(db, address);
+    throw notFound('This calendar');
+  }
+  const shop = await shopSettings(db);
+  const today = dayInZone(new Date(), shop.zone);
+  const rows = await dueForCalendar(db, addDays(today, AHEAD_DAYS), feed.customer_id, MOST_LINES);
+  return writeCalendar(shop.name, rows, today);
+}
+
+/**
+ * What falls due as a calendar (RFC 5545): one whole-day event for each machine and day. Days have no hour and no zone, so
+ * that daylight saving moves none of them. What is past stands on the day it was due.
+ */
+export function writeCalendar(
+  name: string,
+  rows: readonly (Pick<DueItem, 'tag' | 'maker' | 'model' | 'machine_id' | 'item' | 'due_on' | 'site'> & {
+    customer: string;
+  })[],
+  today: string,
+): string {
+  const calendar = new ICAL.Component('vcalendar');
+  calendar.addPropertyWithValue('version', '2.0');
+  calendar.addPropertyWithValue('prodid', '-//Grit Keeper//Rounds//EN');
+  calendar.addPropertyWithValue('x-wr-calname', name);
+  const days = new Map<string, typeof rows>();
+  for (const row of rows) {
+    const key = `${row.machine_id}:${row.due_on}`;
+    days.set(key, [...(days.get(key) ?? []), row]);
+  }
+  for (const [key, items] of days) {
+    const [first] = items;
+    const event = new ICAL.Component('vevent');
+    const labels = items.map((i) => planItems.find((p) => p.id === i.item)?.label ?? i.item);
+    event.addPropertyWithValue('uid', `${key.replace(':', '-')}@gritkeeper`);
+    event.addPropertyWithValue('dtstamp', ICAL.Time.fromDateString(today).convertToZone(ICAL.Timezone.utcTimezone));
+    event.addPropertyWithValue('dtstart', ICAL.Time.fromDateString(first!.due_on));
+    event.addPropertyWithValue('dtend', ICAL.Time.fromDateString(addDays(first!.due_on, 1)));
+    event.addPropertyWithValue('summary', `${first!.tag} ${first!.maker} ${first!.model}: ${labels.join(', ')}`);
+    event.addPropertyWithValue('location', [first!.customer, first!.site].filter(Boolean).join(', '));
+    event.addPropertyWithValue('transp', 'TRANSPARENT');
+    calendar.addSubcomponent(event);
+  }
+  return `${calendar.toString()}\r\n`;
+}

@@ -1,0 +1,62 @@
+import { IsIn, IsInt, IsOptional, IsString, Length, Matches, Min } from 'class-validator';
+import { DeedDto } from '../deed/dto';
+import { JobDeedDto } from '../jobDeed/dto';
+
+export class RenewFeedDto extends DeedDto {
+  @IsIn(['shop', 'customer'], { message: 'Of the shop, or of one customer.' })
+  scope!: 'shop' | 'customer';
+
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  customer?: number | null;
+}
+
+export interface RenewedFeed {
+  /** Of the calendar, from the server’s own address on; shown once. */
+  path: string;
+}
+
+/** A letter about what falls due. */
+export class SendDueDto extends JobDeedDto {
+  @Matches(/^[^\r\n]{1,200}$/, { message: 'One line, 200 characters at most.' })
+  subject!: string;
+
+  @IsString()
+  @Length(1, 10_000, { message: 'Some words, 10,000 characters at most.' })
+  words!: string;
+}
+
+export interface DueLine {
+  machine: number;
+  tag: string;
+  model: string;
+  kind: string;
+  site: string | null;
+  item: string;
+  label: string;
+  dueOn: string;
+  lastDoneOn: string | null;
+  /** Days past due; below nought for days to come. */
+  late: number;
+  /** What another week costs on the average, smallest units; null where nobody knows its life. */
+  weekMinor: number | null;
+  openJob: number | null;
+}
+
+export interface RoundGroup {
+  customer: { id: number; name: string; phone: string; email: string; business: boolean; noLetters: boolean };
+  lines: DueLine[];
+  /** Of all its lines together, smallest units. */
+  weekMinor: number;
+}
+
+export interface RoundsView {
+  today: string;
+  until: string;
+  groups: RoundGroup[];
+  /** Where the next page begins; null at the end. */
+  after: string | null;
+  currency: string;
+  locale: string;
+}

@@ -1,0 +1,155 @@
+import { randomUUID } from 'node:crypto';
+import ICAL from 'ical.js';
+import nodeIcal from 'node-ical';
+import { addDays } from '@/core/service/planDue';
+import { refusal, openJob, testShop } from '../scene.fixture';
+import { calendarOf, renewFeed, writeCalendar } from './calendar';
+import { rounds } from './rounds';
+import { sendDue } from './sendDue';
+
+const shop = testShop();
+const K1 = 'upright-shaft-belt';
+const today = new Date().toISOString().slice(0, 10);
+let customers: { id: number; version: number }[];
+
+beforeAll(async () => {
+  const { db, person, models } = shop;
+  await db('shop').update({ labour_minor: 6000 });
+  // Forty customers with two machines each, due in an order of their own; one that is scrapped and one of another kind.
+  await openJob(person, models[K1]!, ['squeal']);
+  await db.raw(
+    `with c as (insert into customer (name, email) select 'C' || n, 'c' || n || '@house.example' from generate_series(1, 40) n returning id, name)
+     insert into machine (tag, model_id, customer_id, made_year)
+     select 'RR-' || lpad((row_number() over ())::text, 4, '0'), ?, c.id, 2020 from c, generate_series(1, 2)`,
+    [models[K1]!],
+  );
+  await db.raw(
+    `insert into plan (machine_id, item, last_done_on, due_on)
+     select id, 'flat-belt', date '2024-01-01', ?::date + ((id * 37) % 90)::int - 45 from machine where tag like 'RR-%'`,
+    [today],
+  );
+  await db.raw(
+    `update machine set next_due_on = (select min(due_on) from plan where machine_id = machine.id) where tag like 'RR-%'`,
+  );
+  await db('machine').where({ tag: 'RR-0001' }).update({ scrapped_on: today, next_due_on: null });
+  customers = await db('customer').where('name', 'like', 'C%').orderBy('id').select('id', 'version');
+});
+
+const all = async (ahead: number) => {
+  const pages = [await rounds({ ahead })];
+  for (let after = pages[0]!.after; after !== null;) {
+    const [due, machine] = after.split('~');
+    const next = await rounds({ ahead, after: { due: due!, machine: Number(machine) } });
+    pages.push(next);
+    after = next.after;
+  }
+  return pages;
+};
+
+test('every customer with something due comes once, earliest first, with all of their machines', async () => {
+  const pages = await all(400);
+  expect(pages.length).toBe(2);
+  const groups = pages.flatMap((p) => p.groups);
+  const ids = groups.map((g) => g.customer.id);
+  expect(new Set(ids).size).toBe(ids.length);
+  expect(ids.length).toBe(40);
+  const firsts = groups.map((g) => g.lines[0]!.dueOn);
+  expect(firsts).toEqual([...firsts].sort());
+  expect(groups.flatMap((g) => g.lines.map((l) => l.tag)).filter((t) => t === 'RR-0001')).toEqual([]);
+  expect(groups.reduce((sum, g) => sum + g.lines.length, 0)).toBe(79);
+});
+
+test('only what is due by then, of the kind that is asked', async () => {
+  const { groups, until } = await rounds({ ahead: 0 });
+  expect(until).toBe(today);
+  for (const g of groups) for (const l of g.lines) expect(l.dueOn <= today).toBe(true);
+  expect((await rounds({ ahead: 400, kind: 'robot' })).groups).toEqual([]);
+  const [one] = (await rounds({ ahead: 400, customer: customers[3]!.id })).groups;
+  expect(one!.customer.id).toBe(customers[3]!.id);
+});
+
+test('what has waited longest costs most to leave for another week', async () => {
+  const { db } = shop;
+  const [{ id: young }] = await db('machine').where({ tag: 'RR-0009' }).select('id');
+  await db('plan')
+    .where({ machine_id: young })
+    .update({ last_done_on: addDays(today, -20) });
+  const lines = (await all(400)).flatMap((p) => p.groups).flatMap((g) => g.lines);
+  const cost = (tag: string) => lines.find((l) => l.tag === tag)!.weekMinor!;
+  expect(cost('RR-0009')).toBeLessThan(cost('RR-0010'));
+  expect(cost('RR-0010')).toBeGreaterThan(0);
+});
+
+describe('the calendar', () => {
+  test('by its address, until that is renewed; read back by two parsers, whole days whatever the zone', async () => {
+    const make = () => renewFeed(shop.person, { key: randomUUID(), scope: 'shop' });
+    const token = async () => (await make()).path.replace(/^\/cal\/|\.ics$/g, '');
+    const first = await token();
+    const text = await calendarOf(first, '203.0.113.1');
+    const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((v) => new ICAL.Event(v));
+    expect(events).toHaveLength(79);
+    for (const e of events) expect([e.startDate.isDate, e.duration.toSeconds()]).toEqual([true, 86_400]);
+    const read = Object.values(nodeIcal.sync.parseICS(text)).filter((e) => e?.type === 'VEVENT') as nodeIcal.VEvent[];
+    expect(read.map((e) => e.uid).sort()).toEqual(events.map((e) => e.uid).sort());
+    expect(read.every((e) => e.datetype === 'date')).toBe(true);
+    const second = await token();
+    await expect(calendarOf(first, '203.0.113.1')).rejects.toMatchObject({ status: 404 });
+    expect(await calendarOf(second, '203.0.113.1')).toContain('BEGIN:VCALENDAR');
+  });
+
+  test('of one customer only theirs; guessed it opens nothing', async () => {
+    const { path } = await renewFeed(shop.person, { key: randomUUID(), scope: 'customer', customer: customers[5]!.id });
+    const text = await calendarOf(path.replace(/^\/cal\/|\.ics$/g, ''), '203.0.113.2');
+    expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(2);
+    const fates = await Promise.all(
+      Array.from({ length: 30 }, (_, n) =>
+        calendarOf(`guess${n}`, '203.0.113.3').catch((e: { status: number }) => e.status),
+      ),
+    );
+    expect(fates.filter((f) => f !== 404 && f !== 429)).toEqual([]);
+    expect((await refusal(calendarOf('guess', '203.0.113.3'))).status).toBe(429);
+    await expect(
+      renewFeed(shop.person, { key: randomUUID(), scope: 'customer', customer: 999_999 }),
+    ).rejects.toMatchObject({ status: 404 });
+  });
+
+  test('hostile words are words, long lines are folded', () => {
+    const row = {
+      tag: 'R1',
+      maker: 'Hollin',
+      model: 'x'.repeat(120),
+      machine_id: 1,
+      item: 'flat-belt',
+      due_on: '2026-03-29',
+      site: 'a;b,c\nEND:VCALENDAR',
+      customer: '\\N',
+    };
+    const text = writeCalendar('Shop', [row], '2026-01-01');
+    for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+    const [event] = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent');
+    expect(new ICAL.Event(event!).location).toBe('\\N, a;b,c\nEND:VCALENDAR');
+  });
+});
+
+describe('a letter', () => {
+  const write = (customer: { id: number; version: number }, version = customer.version) =>
+    sendDue({ ...shop.person, role: 'counter' }, customer.id, {
+      key: randomUUID(),
+      version,
+      subject: 'Your machines fall due',
+      words: 'Call us.',
+    });
+
+  test('goes into the queue, never to who does not want it, nor without an address', async () => {
+    const { db } = shop;
+    expect((await refusal(write(customers[0]!))).fields[0]!.message).toMatch(/No mail server/);
+    await db('shop').update({ mail: { host: '127.0.0.1', port: 1, from: 'a@shop.example' } });
+    await write(customers[0]!);
+    expect(await db('message').where({ address: 'c1@house.example' })).toHaveLength(1);
+    await db('customer').where({ id: customers[1]!.id }).update({ no_letters: true });
+    expect((await refusal(write(customers[1]!))).fields[0]!.message).toMatch(/does not want letters/);
+    await db('customer').where({ id: customers[2]!.id }).update({ email: '' });
+    expect((await refusal(write(customers[2]!))).fields[0]!.message).toMatch(/no address/);
+    expect((await refusal(write(customers[3]!, 99))).status).toBe(409);
+  });
+});

@@ -1,0 +1,236 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { moneyText } from '@/core/money/currency';
+import { knowledge } from '@/knowledge';
+import type { RenewedFeed, RoundGroup, RoundsView } from '@/shop/rounds/dto';
+import { Empty, Notice } from '../parts/Notice';
+import { send, type Refusal } from '../parts/post';
+import { Reading } from '../parts/Reading';
+import NextLink from '../theme/NextLink';
+
+const AHEAD = [
+  { days: 0, label: 'due by today' },
+  { days: 30, label: 'within a month' },
+  { days: 90, label: 'within three months' },
+  { days: 365, label: 'within a year' },
+];
+
+/** What falls due, customer by customer: one visit serves all their machines. */
+export function RoundsScreen({ first, ahead, kind }: { first: RoundsView; ahead: number; kind: string }) {
+  const router = useRouter();
+  const [pages, setPages] = useState([first]);
+  const [feed, setFeed] = useState<string | null>(null);
+  const groups = pages.flatMap((p) => p.groups);
+  const { after } = pages.at(-1)!;
+  const show = (more: { ahead?: number; kind?: string }) =>
+    router.push(`/rounds?ahead=${more.ahead ?? ahead}&kind=${more.kind ?? kind}`);
+  const older = async () => {
+    const response = await fetch(`/api/v1/rounds?ahead=${ahead}&kind=${kind}&after=${after}`).catch(() => null);
+    if (!response?.ok) return;
+    const next = (await response.json()) as RoundsView;
+    setPages((p) => [...p, next]);
+  };
+  const renew = async () => {
+    const made = await send<RenewedFeed>('POST', '/api/v1/rounds/feed', { key: crypto.randomUUID(), scope: 'shop' });
+    if (made.ok) setFeed(`${window.location.origin}${made.value.path}`);
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Typography component="h1" variant="h1" sx={{ mr: 1 }}>
+          Rounds
+        </Typography>
+        <TextField
+          select
+          size="small"
+          label="Due"
+          value={ahead}
+          onChange={(e) => show({ ahead: Number(e.target.value) })}
+          sx={{ minWidth: 170 }}
+        >
+          {AHEAD.map((a) => (
+            <MenuItem key={a.days} value={a.days}>
+              {a.label}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          size="small"
+          label="Kind"
+          value={kind}
+          onChange={(e) => show({ kind: e.target.value })}
+          sx={{ minWidth: 220 }}
+        >
+          <MenuItem value="">every kind</MenuItem>
+          {knowledge.kinds.map((k) => (
+            <MenuItem key={k.id} value={k.id}>
+              {k.label}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Button size="small" onClick={() => void renew()} sx={{ ml: { md: 'auto' } }}>
+          Address for a calendar
+        </Button>
+      </Box>
+      {feed && (
+        <TextField
+          size="small"
+          label="Give it to a calendar; whoever has it can read it. Shown once, the one before is closed."
+          value={feed}
+          slotProps={{
+            htmlInput: { readOnly: true, onFocus: (e: React.FocusEvent<HTMLInputElement>) => e.target.select() },
+          }}
+        />
+      )}
+      {groups.length === 0 && <Empty>Nothing falls due by {first.until}.</Empty>}
+      {groups.map((g) => (
+        <Group key={g.customer.id} group={g} view={first} />
+      ))}
+      {after && (
+        <Box>
+          <Button onClick={() => void older()}>More</Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Group({ group: { customer, lines, weekMinor }, view }: { group: RoundGroup; view: RoundsView }) {
+  const [open, setOpen] = useState(false);
+  const money = (minor: number) => moneyText(minor, view.currency, view.locale);
+  const machines = new Set(lines.map((l) => l.machine)).size;
+  return (
+    <Box
+      component="section"
+      aria-label={customer.name}
+      sx={{ borderTop: '2px solid', borderColor: 'bench.soft', pt: 0.5 }}
+    >
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'baseline' }}>
+        <Typography component="h2" variant="h3">
+          <Link component={NextLink} href={`/customers/${customer.id}`}>
+            {customer.name}
+          </Link>
+        </Typography>
+        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+          {customer.phone && `${customer.phone}, `}
+          {machines === 1 ? 'one machine' : `${machines} machines`}
+          {weekMinor > 0 && `; to wait another week costs about ${money(weekMinor)}`}
+        </Typography>
+        {customer.noLetters ? (
+          <Typography variant="body2" sx={{ ml: 'auto', color: 'text.secondary' }}>
+            wants no letters
+          </Typography>
+        ) : (
+          <Button
+            size="small"
+            variant="text"
+            color="inherit"
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+            sx={{ ml: 'auto' }}
+          >
+            write to them
+          </Button>
+        )}
+      </Box>
+      {open && <Letter customer={customer} lines={lines} onDone={() => setOpen(false)} />}
+      {lines.map((l) => (
+        <Box
+          key={`${l.machine} ${l.item}`}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: '92px 1fr', sm: '96px 92px minmax(0, 1.1fr) minmax(0, 1.4fr) 110px' },
+            columnGap: 1.5,
+            alignItems: 'baseline',
+            borderBottom: '1px solid',
+            borderColor: 'divider',
+            py: 0.4,
+          }}
+        >
+          <Reading strong={l.late > 0}>{l.dueOn}</Reading>
+          <Link component={NextLink} href={`/machines/${l.tag}`}>
+            <Reading>{l.tag}</Reading>
+          </Link>
+          <Typography variant="body2" noWrap>
+            {l.model}
+            {l.site && `, ${l.site}`}
+          </Typography>
+          <Typography variant="body2">
+            {l.label}
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {l.late > 0 && `, ${l.late} days past`}
+              {l.lastDoneOn === null && ', never known to be done'}
+              {l.openJob !== null && ', is here now'}
+            </Box>
+          </Typography>
+          <Typography variant="body2" sx={{ color: 'text.secondary', textAlign: { sm: 'right' } }}>
+            {l.weekMinor !== null && l.weekMinor > 0 && `${money(l.weekMinor)} a week`}
+          </Typography>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Letter({
+  customer,
+  lines,
+  onDone,
+}: {
+  customer: RoundGroup['customer'];
+  lines: RoundGroup['lines'];
+  onDone: () => void;
+}) {
+  const tags = [...new Set(lines.map((l) => l.tag))];
+  const proposed = [
+    'This falls due on your machines:',
+    ...tags.map((tag) => {
+      const own = lines.filter((l) => l.tag === tag);
+      return `- ${own[0]!.model} (${tag}): ${own.map((l) => `${l.label.toLowerCase()}, ${l.dueOn}`).join('; ')}`;
+    }),
+    'Call us, and we make a day of it.',
+  ].join('\n');
+  const [words, setWords] = useState(proposed);
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const [busy, setBusy] = useState(false);
+  const go = async () => {
+    setBusy(true);
+    const card = await fetch(`/api/v1/customers/${customer.id}`).catch(() => null);
+    const { version } = card?.ok ? ((await card.json()) as { version: number }) : { version: 0 };
+    const sent = await send('POST', `/api/v1/customers/${customer.id}/send-due`, {
+      key: crypto.randomUUID(),
+      version: Math.max(1, version),
+      subject: tags.length === 1 ? `Your ${lines[0]!.model} falls due` : 'Your machines fall due',
+      words,
+    });
+    setBusy(false);
+    if (sent.ok) onDone();
+    else setRefusal(sent.refusal);
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 1, my: 1, maxWidth: 640 }}>
+      {refusal && <Notice live title={refusal.fields[0]?.message ?? refusal.title} />}
+      <TextField
+        size="small"
+        label={customer.email ? `To ${customer.email}` : 'No address on their card'}
+        value={words}
+        multiline
+        onChange={(e) => setWords(e.target.value)}
+      />
+      <Box>
+        <Button size="small" variant="contained" disabled={busy} onClick={() => void go()}>
+          Send
+        </Button>
+      </Box>
+    </Box>
+  );
+}
