@@ -54,13 +54,23 @@ export async function rounds({ ahead, ...asked }: RoundsAsked): Promise<RoundsVi
           noLetters: c.no_letters,
         },
         lines,
-        weekMinor: lines.reduce((sum, l) => sum + (l.weekMinor ?? 0), 0),
+        weekMinor: atOnce(lines),
       };
     }),
     after: found.length > PAGE && last ? `${last.first_due}~${last.first_machine}` : null,
     currency: shop.currency,
     locale: shop.locale,
   };
+}
+
+/** Items at one place of a machine keep the same faults away: they are counted once. */
+function atOnce(lines: readonly DueLine[]): number {
+  const most = new Map<string, number>();
+  for (const l of lines) {
+    const place = `${l.machine} ${planItems.find((i) => i.id === l.item)?.stations[l.kind]}`;
+    most.set(place, Math.max(most.get(place) ?? 0, l.weekMinor ?? 0));
+  }
+  return [...most.values()].reduce((sum, minor) => sum + minor, 0);
 }
 
 /** Kind → fault → what it costs when it fails by itself: the middle part and the minutes of its repair. */

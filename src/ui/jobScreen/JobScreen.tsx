@@ -76,7 +76,7 @@ export function JobScreen({
   const reached = STAGES.findIndex((s) => s.id === job.stage);
 
   return (
-    <Box sx={{ display: 'grid', gap: 1.25 }}>
+    <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'minmax(0, 1fr)' }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, rowGap: 0.5, alignItems: 'baseline' }}>
         <Typography component="h1" variant="h1">
           <Link

@@ -54,7 +54,7 @@ export function RoundsScreen({ first, ahead, kind }: { first: RoundsView; ahead:
           label="Due"
           value={ahead}
           onChange={(e) => show({ ahead: Number(e.target.value) })}
-          sx={{ minWidth: 170 }}
+          sx={{ width: 190 }}
         >
           {AHEAD.map((a) => (
             <MenuItem key={a.days} value={a.days}>
@@ -67,8 +67,9 @@ export function RoundsScreen({ first, ahead, kind }: { first: RoundsView; ahead:
           size="small"
           label="Kind"
           value={kind}
+          slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
           onChange={(e) => show({ kind: e.target.value })}
-          sx={{ minWidth: 220 }}
+          sx={{ width: 250 }}
         >
           <MenuItem value="">every kind</MenuItem>
           {knowledge.kinds.map((k) => (

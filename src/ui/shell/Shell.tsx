@@ -194,14 +194,14 @@ function Places() {
           aria-current={here(p.href) ? 'page' : undefined}
           title={`Keys: ${p.key.replace('>', ' then ')}`}
           sx={{
-            flex: { xs: '1 1 0', md: '0 0 auto' },
+            flex: { xs: '1 1 auto', md: '0 0 auto' },
             minHeight: { xs: THUMB_PX, md: 0 },
             display: 'grid',
             placeItems: 'center',
             fontFamily: fonts.label,
             fontWeight: 600,
-            fontSize: { xs: '0.92rem', md: '1.05rem' },
-            px: { xs: 0, md: 1 },
+            fontSize: { xs: '0.85rem', md: '1.05rem' },
+            px: { xs: 0.25, md: 1 },
             py: { xs: 0, md: 0.9 },
             textDecoration: 'none',
             borderTop: { xs: '4px solid transparent', md: 0 },

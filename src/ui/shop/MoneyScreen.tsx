@@ -43,11 +43,11 @@ export function MoneyScreen({
         alignItems: 'start',
       }}
     >
-      <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
+      <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: 'minmax(0, 1fr)' }}>
         <Terms terms={terms} mayAmend={mayAmend} />
         <Schools terms={terms} mayAmend={mayAmend} />
       </Box>
-      <Box sx={{ display: 'grid', gap: 3, minWidth: 0 }}>
+      <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: 'minmax(0, 1fr)' }}>
         <Takings takings={takings} />
         <Documents first={documents} />
       </Box>
