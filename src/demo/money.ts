@@ -282,6 +282,7 @@ export async function writeAnswers(db: Knex, person: Person, today: string, key:
     },
     [
       { check: 'sole-plate-look', outcome: 'roll-mildewed' },
+      { check: 'bearing-feel', outcome: 'bearing-rough' },
       { check: 'exhaust-filter-look', outcome: 'exhaust-clogged' },
       { check: 'armature-sound', outcome: 'armature-harsh' },
     ],

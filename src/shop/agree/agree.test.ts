@@ -123,7 +123,7 @@ describe('what is proposed', () => {
 
   test('the owner’s own idea is answered', async () => {
     const job = await openJob(shop.person, shop.models[K1]!, ['roll-not-turning'], {
-      customerDiagnosis: 'suction-motor-worn',
+      customerDiagnosis: 'roll-bound-by-hair',
     });
     await recordFindings(shop.person, job, {
       ...(await base(job)),

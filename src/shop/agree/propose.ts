@@ -12,6 +12,7 @@ import type { JobState } from '@/data/jobState';
 import { knowledge } from '@/knowledge';
 import { oneState } from '@/knowledge/oneState';
 import { offeredParts } from '@/knowledge/offeredParts';
+import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { repairNeeds, roleOf, takenBy } from '@/knowledge/repairWork';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
 import { followed, schools, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
@@ -192,14 +193,7 @@ export function proposalOf({
     schools: [...new Set([...schoolsOf(must), ...schools.filter((s) => ['while-open', 'replace'].includes(s.id))])].map(
       (school) => ({ school, shop: followed(school, choices), job: jobChoices[school.id] ?? null }),
     ),
-    ownersIdea:
-      facts.customerDiagnosis === null || must.length === 0
-        ? null
-        : {
-            label: labelOf(facts.customerDiagnosis),
-            right: must.includes(facts.customerDiagnosis),
-            found: must.map(labelOf),
-          },
+    ownersIdea: ideaOf(facts, must),
     warrantyInForce: facts.warranty.inForce,
     labourMinor: shop.labourMinor,
     charges,
@@ -209,6 +203,17 @@ export function proposalOf({
     exempt: customer.taxExempt,
     readyOn: facts.promisedOn >= today ? facts.promisedOn : addDays(today, 3),
   };
+}
+
+/** What is said of the owner's own idea; nothing while nobody knows. */
+function ideaOf(
+  { customerDiagnosis: idea, complaints }: JobFacts,
+  must: readonly string[],
+): ProposalView['ownersIdea'] {
+  const became = idea === null ? 'open' : ideaAnswered(idea, must, complaints);
+  return idea === null || became === 'open'
+    ? null
+    : { label: labelOf(idea), right: became === 'right', found: must.map(labelOf) };
 }
 
 const faultOf = (id: string) => knowledge.faults.find((f) => f.id === id)!;

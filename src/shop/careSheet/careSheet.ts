@@ -5,6 +5,7 @@ import { shopSettings } from '@/data/shopSettings';
 import { inWordsOf } from '@/core/diagnosis/knowledge';
 import { holdsBackPower, kindById, knowledge } from '@/knowledge';
 import { arrivalSigns, endings } from '@/knowledge/counter';
+import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { careLines } from '@/knowledge/bench';
 import { planItems } from '@/knowledge/plans';
 import type { JobFacts } from '../jobView/dto';
@@ -17,6 +18,13 @@ import { dayInZone } from '../settings/day';
 function endingOf(job: JobFacts): CareSheetView['ending'] {
   const ending = endings.find((e) => e.id === (job.ending ?? 'repaired'))!;
   return { says: ending.says, tested: ending.tested };
+}
+
+/** What became of the owner's own idea; nothing is said of one that nobody answered. */
+function guessOf(job: JobFacts, faults: string[], label: (id: string) => string): CareSheetView['customerGuess'] {
+  const idea = job.customerDiagnosis;
+  const became = idea === null ? 'open' : ideaAnswered(idea, faults, job.complaints);
+  return idea === null || became === 'open' ? null : { said: label(idea), right: became === 'right' };
 }
 
 /** The sheet that goes home with the machine. @throws ProblemError 404 */
@@ -73,8 +81,6 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
     due: (machine ? plans : [])
       .slice(0, 6)
       .map((p) => ({ label: planItems.find((i) => i.id === p.item)?.label ?? p.item, dueOn: p.due_on })),
-    customerGuess: job.customerDiagnosis
-      ? { said: label(job.customerDiagnosis), right: faults.includes(job.customerDiagnosis) }
-      : null,
+    customerGuess: guessOf(job, faults, label),
   };
 }

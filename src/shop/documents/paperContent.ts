@@ -5,6 +5,7 @@ import { addDays } from '@/core/service/planDue';
 import type { DocumentKind } from '@/data/documents';
 import type { JobState } from '@/data/jobState';
 import { knowledge, holdsBackPower } from '@/knowledge';
+import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { followed, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
 import { DOCUMENT_TITLES } from '../standing/documentName';
 import type { EstimateView } from '../standing/dto';
@@ -78,16 +79,17 @@ function foundOf({ facts }: PaperGiven): PaperContent['said'] {
     facts.agree.estimate?.lines.flatMap((l) => (l.group === 'must' && l.fault !== null ? [l.fault] : [])),
   );
   const causes = facts.proved.filter((f) => asked.size === 0 || asked.has(f)).map(labelOf);
+  const became = idea === null ? 'open' : ideaAnswered(idea, facts.proved, facts.complaints);
   return [
     { title: 'You told us', texts: facts.words ? [`“${facts.words}”`] : [] },
     { title: 'We found', texts: found.length > 0 ? [`${found.join('. ')}.`] : [] },
     {
       title: 'Your own idea',
       texts:
-        idea === null || found.length === 0
+        idea === null || became === 'open'
           ? []
           : [
-              facts.proved.includes(idea)
+              became === 'right'
                 ? `${labelOf(idea)}: you were right.`
                 : `${labelOf(idea)}: looked at, and not the cause. It was: ${causes.join(', ').toLowerCase()}.`,
             ],

@@ -9,6 +9,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { knowledge } from '@/knowledge';
+import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { arrivalSigns, endings } from '@/knowledge/counter';
 import type { Ending, JobFacts } from '@/shop/jobView/dto';
 import { Papers, Payment } from '../agree/Papers';
@@ -58,6 +59,12 @@ function Ended({ desk: { job } }: { desk: JobDesk }) {
     </>
   );
 }
+
+const IDEAS = {
+  right: ', and was right.',
+  other: '. It was not that; say what it was.',
+  open: '. Nothing found so far says whether it was.',
+};
 
 /** What the owner did not want ends so, unless somebody says otherwise. */
 const ENDS_AS: Partial<Record<JobFacts['agree']['standing'], Ending>> = { 'as-is': 'unrepaired', scrap: 'scrapped' };
@@ -176,7 +183,7 @@ function Ends({ desk }: { desk: JobDesk }) {
       {job.customerDiagnosis && (
         <Typography variant="body2">
           The customer thought of: {faultLabel(job.customerDiagnosis).toLowerCase()}
-          {faults.includes(job.customerDiagnosis) ? ', and was right.' : '. It was not that; say what it was.'}
+          {IDEAS[ideaAnswered(job.customerDiagnosis, faults, job.complaints)]}
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { arrivalSigns, endings } from '@/knowledge/counter';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { dayAt } from '../parts/instants';
@@ -9,6 +10,8 @@ import NextLink from '../theme/NextLink';
 import { Complaints } from '../job/Complaints';
 import { faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
+
+const IDEAS = { right: ' (was right)', other: ' (was not it)', open: '' };
 
 /** What the customer said, how it arrived, and what this machine had before. */
 export function MachinePast({ desk }: { desk: JobDesk }) {
@@ -33,7 +36,7 @@ export function MachinePast({ desk }: { desk: JobDesk }) {
         {job.customerDiagnosis && (
           <Typography variant="body2" sx={{ mt: 0.5 }}>
             Thinks it is: <strong>{faultLabel(job.customerDiagnosis).toLowerCase()}</strong>
-            {job.proved.length > 0 && (job.proved.includes(job.customerDiagnosis) ? ' (was right)' : ' (was not it)')}
+            {IDEAS[ideaAnswered(job.customerDiagnosis, job.proved, job.complaints)]}
           </Typography>
         )}
         {job.openedBefore && (
