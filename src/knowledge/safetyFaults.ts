@@ -1,6 +1,9 @@
 import { knowledge } from '.';
 
-/** What can hurt somebody when it is left as it is, besides what its repair owes a proof for. Common practice, no source. */
+/**
+ * What can hurt somebody when it is left as it is. A repair that owes a proof is another matter: a transmission that is worn hurts
+ * nobody, one that is put together wrongly may. Common practice, no source.
+ */
 const NAMED = new Set([
   'plug-damaged',
   'cord-damaged',
@@ -23,10 +26,14 @@ const NAMED = new Set([
   'commutator-worn',
   'field-failed',
   'armature-bad',
+  'clutch-stuck-engaged',
+  'neutral-out',
+  'head-breaker-tripped',
+  'contactor-failed',
 ]);
 
 /** Whether a fault that is left open is a danger: it is never put off without a warning that the owner signs. */
 export function isSafetyFault(id: string): boolean {
   const fault = knowledge.faults.find((f) => f.id === id);
-  return NAMED.has(id) || fault?.danger !== undefined || (fault?.repair.owes?.length ?? 0) > 0;
+  return NAMED.has(id) || fault?.danger !== undefined;
 }

@@ -77,6 +77,31 @@ export const wearLives: readonly WearLife[] = TEXTS.trim()
     return { fault: fault!, life: { shape: Number(shape), scaleYears: Number(years) }, by: by as WearLife['by'] };
   });
 
+/** Repairs that bring the part of another fault with them: after these nobody sells that one besides. Common practice, no source. */
+const BROUGHT: Readonly<Record<string, readonly string[]>> = {
+  'clutch-worn-or-melted': ['primary-belt-stretched', 'primary-belt-broken'],
+  'transmission-worn': ['drive-belt-worn', 'drive-sprocket-worn'],
+  'drive-sprocket-worn': ['drive-belt-worn'],
+  'motor-sprocket-worn': ['belt-broken', 'belt-teeth-worn', 'belt-slipping', 'belt-brittle'],
+  'roll-sprocket-worn': ['belt-broken', 'belt-teeth-worn', 'belt-slipping', 'belt-brittle', 'bristles-worn'],
+  'rubber-on-shaft': ['belt-broken', 'belt-slipping', 'belt-brittle'],
+  'roll-mouldy': ['bristles-worn'],
+  'fixed-cap-forced': ['bristles-worn'],
+  'brushes-uneven': ['bristles-worn'],
+  'suction-motor-worn': ['carbon-brushes-worn', 'vac-brushes-worn'],
+  'suction-motor-failed': ['carbon-brushes-worn', 'vac-brushes-worn', 'suction-motor-worn'],
+  'vac-motor-failed': ['vac-brushes-worn', 'suction-motor-worn'],
+  'fan-broken': ['suction-motor-worn', 'carbon-brushes-worn'],
+  'armature-bad': ['carbon-brushes-worn'],
+  'commutator-worn': ['carbon-brushes-worn'],
+  'deck-belt-broken': ['deck-belt-slipping'],
+};
+
+/** Faults whose part comes with the repairs of these. */
+export function broughtWith(faults: readonly string[]): string[] {
+  return faults.flatMap((f) => BROUGHT[f] ?? []);
+}
+
 const ORDINARY_HOURS_PER_WEEK = 1.5;
 /** Between these the hours count in full: a machine that rarely runs perishes all the same. */
 const [LEAST_USE, MOST_USE] = [0.5, 8];

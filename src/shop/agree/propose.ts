@@ -17,7 +17,7 @@ import { repairNeeds, roleOf, takenBy } from '@/knowledge/repairWork';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
 import { followed, schools, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
 import type { WearNow } from '@/knowledge/waysOn';
-import { lifeInUse, wearLives } from '@/knowledge/wearLives';
+import { broughtWith, lifeInUse, wearLives } from '@/knowledge/wearLives';
 import type { JobFacts } from '../jobView/dto';
 import { procedureOf } from '../jobView/procedureOf';
 import { chargesOf, taxesOf } from '../terms/terms';
@@ -452,7 +452,8 @@ function extrasOf(
   },
 ): Extra[] {
   const states = (fault: string) => oneState.find((line) => line.includes(fault)) ?? [fault];
-  const spoken = new Set([...must, ...facts.repaired].flatMap(states));
+  const done = [...must, ...facts.repaired];
+  const spoken = new Set([...done.flatMap(states), ...broughtWith(done)]);
   const placed = (fault: string) => partsOf(fault, kind, facts).flatMap(keysOf);
   const all = wear
     .filter((w) => !spoken.has(w.fault))
