@@ -10,6 +10,7 @@ import type { AgreeView } from '@/shop/standing/dto';
 import { faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { dayAt } from '../parts/instants';
+import { ShownKey } from '../parts/Key';
 import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { AnswerForm } from './AnswerForm';
@@ -107,6 +108,7 @@ export function AgreeWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
                     onClick={() => void put()}
                   >
                     {agree.estimate ? 'Offer it anew' : 'Put it to the owner'}
+                    <ShownKey>Ctrl Enter</ShownKey>
                   </Button>
                   {problems.some((p) => p.field === 'lines') && (
                     <Typography variant="body2" role="alert" sx={{ color: 'bench.hazard' }}>

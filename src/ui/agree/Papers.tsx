@@ -8,11 +8,13 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { moneyText } from '@/core/money/currency';
 import { schools } from '@/knowledge/schools';
 import type { JobDesk } from '../job/useJob';
 import { MoneyField } from '../parts/MoneyField';
 import { dayAt } from '../parts/instants';
+import { ShownKey } from '../parts/Key';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
 
@@ -43,6 +45,11 @@ export function Papers({ desk, kinds }: { desk: JobDesk; kinds: readonly Issued[
     const given = now.documents.filter((d) => !known.has(d.id)).at(-1);
     if (given) router.push(`/papers/${given.id}`);
   };
+  useHotkeys('alt+e', () => void give('estimate'), {
+    enabled: !busy && kinds.includes('estimate') && agree.estimate !== null,
+    enableOnFormTags: true,
+    preventDefault: true,
+  });
   const isInterlock = job.proved.some((f) => schools.find((s) => s.id === 'interlock')!.faults!.includes(f));
   const offered = kinds.filter((k) => (k === 'consent' || k === 'label' ? isInterlock : true));
   return (
@@ -54,6 +61,7 @@ export function Papers({ desk, kinds }: { desk: JobDesk; kinds: readonly Issued[
         {offered.map((k) => (
           <Button key={k} size="small" disabled={busy} onClick={() => void give(k)}>
             {KINDS[k]}
+            {k === 'estimate' && <ShownKey>Alt E</ShownKey>}
           </Button>
         ))}
       </Box>

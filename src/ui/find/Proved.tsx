@@ -2,9 +2,11 @@
 
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useHotkeys } from 'react-hotkeys-hook';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { complaintLabel, doingOf, faultLabel, faultOf, heldPower } from '../job/labels';
+import { ShownKey } from '../parts/Key';
 import { Notice } from '../parts/Notice';
 import { percent } from '../parts/Reading';
 
@@ -34,11 +36,16 @@ export function Proved({ job, odds, next, disabled, onDone }: Props) {
         {bystanders.length > 0 && ` Also found: ${bystanders.map(faultLabel).join(', ').toLowerCase()}.`}
         {held && ` It is not run before it is made safe: ${held}.`}
       </Typography>
-      {onDone && (
-        <Button variant={odds.finished ? 'contained' : 'outlined'} onClick={onDone} disabled={disabled} sx={{ mt: 1 }}>
-          To Agree
-        </Button>
-      )}
+      {onDone && <GoOn isMain={odds.finished} disabled={disabled} onDone={onDone} />}
     </Notice>
+  );
+}
+
+function GoOn({ isMain, disabled, onDone }: { isMain: boolean; disabled: boolean; onDone: () => void }) {
+  useHotkeys('alt+a', onDone, { enabled: !disabled, preventDefault: true }, [onDone]);
+  return (
+    <Button variant={isMain ? 'contained' : 'outlined'} onClick={onDone} disabled={disabled} sx={{ mt: 1 }}>
+      To Agree <ShownKey>Alt A</ShownKey>
+    </Button>
   );
 }

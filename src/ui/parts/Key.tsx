@@ -4,3 +4,12 @@ import styles from './parts.module.css';
 export function Key({ children }: { children: string }) {
   return <kbd className={styles.key}>{children}</kbd>;
 }
+
+/** The same beside the words of a button, which is called by its words alone. */
+export function ShownKey({ children }: { children: string }) {
+  return (
+    <span aria-hidden className={styles.shown}>
+      <Key>{children}</Key>
+    </span>
+  );
+}
