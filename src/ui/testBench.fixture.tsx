@@ -1,7 +1,10 @@
 import { ThemeProvider } from '@mui/material/styles';
-import { render, type RenderResult } from '@testing-library/react';
+import { configure, render, type RenderResult } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { theme } from './theme/theme';
+
+// How long something takes is no test: on a slow machine it is waited for nearly as long as the test itself may last.
+configure({ asyncUtilTimeout: 25_000 });
 
 /** What jsdom does not have and the screens ask for: sizes that change, requests, a person at the keyboard. */
 export function furnishBrowser(): { sent: { method: string; url: string; body: unknown }[]; answer: Answerer } {

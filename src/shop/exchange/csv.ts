@@ -5,6 +5,9 @@ import Papa from 'papaparse';
  * already made harmless: that gets an apostrophe more, or the one it came with would be lost on the way back.
  */
 const FORMULA = /^'*[=+\-@\t\r]/;
+/** An amount below nought is a number to every spreadsheet, and runs nothing. */
+const BELOW_NOUGHT = /^-\d+(\.\d+)?$/;
+const isFormula = (cell: string) => FORMULA.test(cell) && !BELOW_NOUGHT.test(cell);
 
 /**
  * Writes CSV as RFC 4180 has it: CRLF, quotes where they are needed. A cell that a spreadsheet would run as a formula
@@ -16,9 +19,7 @@ export function writeCsv(
   rows: readonly (readonly (string | number | null)[])[],
   withNames = true,
 ): string {
-  const safe = rows.map((row) =>
-    row.map((cell) => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell)),
-  );
+  const safe = rows.map((row) => row.map((cell) => (typeof cell === 'string' && isFormula(cell) ? `'${cell}` : cell)));
   const data = safe as unknown[][];
   return `${Papa.unparse(withNames ? { fields: [...columns], data } : data, { newline: '\r\n' })}\r\n`;
 }

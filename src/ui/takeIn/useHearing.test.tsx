@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { useHearing } from './useHearing';
+import '../testBench.fixture';
 
 const known = [
   { id: 'roll-not-turning', label: 'Roll does not turn' },
