@@ -91,7 +91,7 @@ function foundOf({ facts }: PaperGiven): PaperContent['said'] {
           : [
               became === 'right'
                 ? `${labelOf(idea)}: you were right.`
-                : `${labelOf(idea)}: looked at, and not the cause. It was: ${causes.join(', ').toLowerCase()}.`,
+                : `${labelOf(idea)}: that is not what we found. It was: ${causes.join(', ').toLowerCase()}.`,
             ],
     },
   ].filter((s) => s.texts.length > 0);

@@ -95,7 +95,7 @@ test('the owner’s own idea is answered, and a warranty is named first', async 
     }),
   );
   expect(
-    screen.getByText(/The owner thought of belt slipping: it is not that\. Say what it was: belt broken\./),
+    screen.getByText(/The owner thought of belt slipping: that was not found\. Say what was: belt broken\./),
   ).toBeTruthy();
   expect(screen.getByText(/goes to the authorised shop first/)).toBeTruthy();
 });

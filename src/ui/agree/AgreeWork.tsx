@@ -162,7 +162,7 @@ function Answers({ proposal: { ownersIdea, warrantyInForce } }: { proposal: Prop
           title={
             ownersIdea.right
               ? `The owner thought of ${ownersIdea.label.toLowerCase()}, and was right.`
-              : `The owner thought of ${ownersIdea.label.toLowerCase()}: it is not that. Say what it was: ${ownersIdea.found.join(', ').toLowerCase()}.`
+              : `The owner thought of ${ownersIdea.label.toLowerCase()}: that was not found. Say what was: ${ownersIdea.found.join(', ').toLowerCase()}.`
           }
         />
       )}
