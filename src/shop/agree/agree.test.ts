@@ -220,6 +220,30 @@ describe('the answer', () => {
     expect((await agree(job)).standing).toBe('offered');
   });
 
+  test('a limit signs nothing: an offer that leaves a danger is not run on by itself, and a limit takes back a no', async () => {
+    const job = await beltGone();
+    const { lines } = await estimateOf(job);
+    const cord = {
+      ...lines[0]!,
+      id: 'cord',
+      fault: 'cord-damaged',
+      label: 'New cord',
+      group: 'wait' as const,
+      reason: '',
+    };
+    const must = lines.filter((l) => l.group === 'must');
+    await offer(job, { lines: [...must, cord] });
+    const limit = { says: 'limit' as const, limitMinor: 1_000_000 };
+    await agreeTo(shop.person, job, limit);
+    expect((await agree(job)).mayOpen).toBe(false);
+    await offer(job, { lines: must });
+    expect((await agree(job)).standing).toBe('within-limit');
+    await agreeTo(shop.person, job, { says: 'as-is' });
+    expect((await agree(job)).standing).toBe('as-is');
+    await agreeTo(shop.person, job, limit);
+    expect((await agree(job)).standing).toBe('within-limit');
+  });
+
   test('what is found after the yes asks again', async () => {
     const job = await beltGone();
     await agreeTo(shop.person, job);

@@ -1,6 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { offeredJob } from '../agree/offered.fixture';
 import { readJob } from '../odds/readJob';
+import { recordFindings } from '../recordFindings/recordFindings';
 import { amendPhrases, termsOf } from '../terms/terms';
 import { base, openJob, refusal, testShop } from '../scene.fixture';
 import { answerByLink, linkPhotograph, linkView, makeLink, revokeLink } from './links';
@@ -64,6 +65,18 @@ test('an offer that was changed meanwhile is looked at again', async () => {
   const { job, token } = await linked();
   const dto = { ...(await yes(job)), estimate: 999_999 };
   expect((await refusal(answerByLink(token, from(), dto))).status).toBe(409);
+});
+
+test('an old offer is not agreed to once something else was found', async () => {
+  const { job, token } = await linked();
+  await answerByLink(token, from(), await yes(job));
+  await recordFindings(shop.person, job, {
+    ...(await base(job)),
+    findings: [{ check: 'filter-look', outcome: 'filter-grey' }],
+  });
+  expect((await linkView(token, from())).isClosed).toBe(true);
+  expect((await refusal(answerByLink(token, from(), await yes(job)))).status).toBe(409);
+  expect((await readJob(job)).agree.standing).toBe('found-since');
 });
 
 test('a link that was taken back, or has run out, opens nothing', async () => {

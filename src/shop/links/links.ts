@@ -98,7 +98,7 @@ export async function linkView(token: string, address: string): Promise<LinkView
       })
     : null;
   const isAnswered = ['agreed', 'as-is', 'scrap'].includes(standing);
-  const last = answers.at(-1);
+  const last = answers.filter((a) => a.says !== 'limit').at(-1);
   return {
     shop: { name: shop.name, phone: head.phone, address: head.address },
     customer: facts.customer.name,
@@ -122,7 +122,8 @@ export async function linkView(token: string, address: string): Promise<LinkView
           }
         : null,
     answered: isAnswered && last ? { says: last.says, who: last.who, at: last.at } : null,
-    isClosed: facts.closedAt !== null,
+    // What was found since is in no offer yet: an old one is not agreed to.
+    isClosed: facts.closedAt !== null || standing === 'found-since',
     currency: facts.currency,
     locale: language || shop.locale,
     language: language || shop.locale,
@@ -146,7 +147,7 @@ const answerFromLink = jobDeed({
   byOwner: true,
   async work(scene, { answer, link }) {
     const { estimate, standing } = scene.facts.agree;
-    if (estimate?.id !== answer.estimate)
+    if (estimate?.id !== answer.estimate || standing === 'found-since')
       throw new ProblemError(409, 'The offer was changed meanwhile: look at it again.');
     refuseIf(
       standing === 'agreed' || standing === 'as-is' || standing === 'scrap'

@@ -16,14 +16,16 @@ export function agreeOf(state: JobState, proved: readonly string[], repaired: re
   const answered =
     last && (!estimate || last.estimate_id === estimate.id || last.estimate_id === null) ? last : undefined;
   const isNewer = last && estimate ? Date.parse(estimate.at) > Date.parse(last.at) : false;
-  const answer = isNewer ? undefined : answered;
+  // A limit that was given after a no takes the no back.
+  const isTakenBack = last !== undefined && last.says !== 'yes' && state.answers.at(-1)!.says === 'limit';
+  const answer = isNewer || isTakenBack ? undefined : answered;
   const foundSince =
     answer?.says === 'yes' ? proved.filter((f) => !repaired.includes(f) && !answer.known.includes(f)) : [];
-  const isCovered = estimate !== null && isWithin(limitMinor, grossOf(estimate, smallest(estimate)));
+  const within = estimate === null ? null : largestWithin(estimate, limitMinor);
+  const isCovered = within !== null;
   const standing = standingOf(answer?.says, foundSince.length > 0, estimate !== null, isCovered);
   const offer: OfferId | null =
-    (answer?.says === 'yes' ? (answer.offer as OfferId | null) : null) ??
-    (standing === 'within-limit' && estimate ? largestWithin(estimate, limitMinor!) : null);
+    (answer?.says === 'yes' ? (answer.offer as OfferId | null) : null) ?? (standing === 'within-limit' ? within : null);
   const paidMinor = state.payments.reduce((sum, p) => sum + p.amount_minor, 0);
   const gross = grossOwed(state, estimate, offer);
   return {
@@ -111,8 +113,6 @@ function answerView(a: JobState['answers'][number]): AnswerView {
   };
 }
 
-const smallest = (estimate: EstimateView): OfferId | undefined => estimate.offers[0]?.id;
-
 /** What an offer comes to; more than any limit for one that there is not. */
 export function grossOf(estimate: EstimateView, offer: OfferId | undefined): number {
   return estimate.offers.find((o) => o.id === offer)?.bill.grossMinor ?? Infinity;
@@ -128,10 +128,15 @@ function grossOwed(state: JobState, estimate: EstimateView | null, offer: OfferI
   return stands('unrepaired')?.total_minor ?? null;
 }
 
-/** How far a limit reaches by itself: what can wait is not decided for the owner. */
-function largestWithin(estimate: EstimateView, limitMinor: number): OfferId | null {
-  const covered = estimate.offers.filter((o) => o.id !== 'all' && isWithin(limitMinor, o.bill.grossMinor));
-  return covered.at(-1)?.id ?? smallest(estimate) ?? null;
+/**
+ * How far a limit reaches by itself; null when it covers nothing. What can wait is not decided for the owner, and nothing that
+ * leaves a danger: for that a warning is signed, and a limit signs nothing.
+ */
+function largestWithin(estimate: EstimateView, limitMinor: number | null): OfferId | null {
+  const covered = estimate.offers.filter(
+    (o, i) => (o.id !== 'all' || i === 0) && o.unsafe.length === 0 && isWithin(limitMinor, o.bill.grossMinor),
+  );
+  return covered.at(-1)?.id ?? null;
 }
 
 /** What was not wanted before and is not mended since. */
