@@ -14,6 +14,19 @@ export const OFFERS = [
 ] as const satisfies { id: string; groups: readonly LineGroup[] }[];
 export type OfferId = (typeof OFFERS)[number]['id'];
 
+/** What each offer and each group is called, wherever they are shown. */
+export const OFFER_TITLES: Record<OfferId, string> = {
+  minimum: 'The least we stand behind',
+  recommended: 'What we recommend',
+  all: 'All of it',
+};
+export const GROUP_TITLES: Record<LineGroup, string> = {
+  must: 'Must be done',
+  now: 'Worth it while it is open',
+  wait: 'Can wait',
+  not: 'Not worth it',
+};
+
 /** One line of an offer, as it was decided. */
 export interface OfferLine {
   /** Within its offer. */

@@ -3,7 +3,6 @@ import { addDays } from '@/core/service/planDue';
 import { moneyText } from '@/core/money/currency';
 import { labourTerms } from '@/core/money/terms';
 import { insertEstimate } from '@/data/agree';
-import { insertWait } from '@/data/jobs';
 import type { JobState } from '@/data/jobState';
 import { knowledge } from '@/knowledge';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
@@ -11,6 +10,7 @@ import { everyone } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { refuseIf, type FieldProblem } from '../problem';
 import { dayInZone } from '../settings/day';
+import { beginWait } from '../startWait/startWait';
 import { chargesOf, taxesOf } from '../terms/terms';
 import { MakeEstimateDto, type OfferLineDto } from './dto';
 import type { EstimateTerms } from '../standing/dto';
@@ -24,7 +24,8 @@ export const makeEstimate = jobDeed({
   roles: everyone,
   summary: 'Put offers before the owner',
   dto: MakeEstimateDto,
-  async work({ db, jobId, kind, person, state, tell, change, facts }, dto) {
+  async work(scene, dto) {
+    const { db, jobId, kind, person, state, tell, change, facts } = scene;
     const charges = chargesOf(state.shop.charges);
     const today = dayInZone(new Date(), state.shop.zone);
     const lines = dto.lines.map((l): OfferLine => ({ ...l, safety: l.fault !== null && isSafetyFault(l.fault) }));
@@ -60,10 +61,8 @@ export const makeEstimate = jobDeed({
     const money = (minor: number) => moneyText(minor, state.shop.currency, state.shop.locale);
     tell('estimate', `Estimate ${number}: ${offers.map((o) => `${o.id} ${money(o.bill.grossMinor)}`).join(', ')}.`);
     // An answer that is awaited is a wait like any other: the Bench shows when to ask again.
-    if (facts.waits.every((w) => w.endedAt !== null)) {
-      await insertWait(db, jobId, 'answer', `estimate ${number}`, 24 * charges.askAgainDays);
-      change({ place: 'door-shelf' });
-    }
+    if (facts.waits.every((w) => w.endedAt !== null))
+      await beginWait(scene, { kind: 'answer', what: `estimate ${number}`, hours: 24 * charges.askAgainDays });
     if (facts.stage === 'find') change({ stage: 'agree' });
   },
 });

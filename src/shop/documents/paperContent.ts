@@ -1,4 +1,4 @@
-import { type Offer, type OfferId, type PricedLine } from '@/core/agree/offers';
+import { GROUP_TITLES, OFFER_TITLES, type Offer, type PricedLine } from '@/core/agree/offers';
 import { billOf, type BillLine } from '@/core/money/bill';
 import { moneyText } from '@/core/money/currency';
 import { addDays } from '@/core/service/planDue';
@@ -13,17 +13,6 @@ import type { WrittenFacts } from '../jobView/jobFacts';
 import { refuseIf } from '../problem';
 import { chargesOf, letterheadOf, taxesOf } from '../terms/terms';
 import type { PaperContent } from '../papers/dto';
-
-export const OFFER_TITLES: Record<OfferId, string> = {
-  minimum: 'The least we stand behind',
-  recommended: 'What we recommend',
-  all: 'All of it',
-};
-const GROUP_TITLES: Record<string, string> = {
-  must: 'Must be done',
-  now: 'Worth it while it is open',
-  wait: 'Can wait',
-};
 
 export interface PaperGiven {
   facts: WrittenFacts;
@@ -115,8 +104,8 @@ function table(
     const i = offer.lines.findIndex((l) => l.line === line);
     return i === -1 ? null : offer.bill.lines[i]!.toldMinor;
   };
-  const groups = ['must', 'now', 'wait'].map((group) => ({
-    title: GROUP_TITLES[group]!,
+  const groups = (['must', 'now', 'wait'] as const).map((group) => ({
+    title: GROUP_TITLES[group],
     rows: all
       .filter((l) => (l.line === null ? group === 'must' : groupOf.get(l.line)?.group === group))
       .map((l) => ({

@@ -1,6 +1,6 @@
 import { database } from '@/data/database';
 import { deedDoneAt } from '@/data/deeds';
-import { countWrongLinks, insertLink, insertWrongLink, openLink, revokeLinks, sawLink } from '@/data/links';
+import { insertLink, openLink, revokeLinks, sawLink } from '@/data/links';
 import { jobState } from '@/data/jobState';
 import { personById } from '@/data/people';
 import { smallPhotographOfJob } from '@/data/photographs';
@@ -8,6 +8,7 @@ import { shopSettings } from '@/data/shopSettings';
 import { ownersWords, type OwnersWords } from '@/knowledge/ownersPhrases';
 import type { Person } from '../access/person';
 import { everyone } from '../access/roles';
+import { openedBy } from '../access/secretAddress';
 import { tokenHash, tokenOfPress } from '../access/secrets';
 import { writeAnswer } from '../agree/recordAnswer';
 import { deedOn, once } from '../deed/deed';
@@ -19,10 +20,6 @@ import { notFound, ProblemError, refuseIf } from '../problem';
 import { dayInZone } from '../settings/day';
 import { letterheadOf } from '../terms/terms';
 import { AnswerFromLinkDto, MakeLinkDto, type AnswerByLinkDto, type LinkView, type MadeLink } from './dto';
-
-/** Wrong tokens from one address in a quarter of an hour; a link has 256 bits, so nobody comes near one by guessing. */
-const MOST_WRONG = 20;
-const WINDOW_MINUTES = 15;
 
 export const pathOfToken = (token: string) => `/o/${token}`;
 
@@ -58,23 +55,9 @@ export const revokeLink = jobDeed({
   },
 });
 
-/**
- * The link that a token opens. Wrong ones are counted by address before the next is looked at.
- * @throws ProblemError 404 for every token that opens nothing, whatever the reason; 429 after too many
- */
-async function linkOf(token: string, address: string) {
-  const db = database();
-  if ((await countWrongLinks(db, address, WINDOW_MINUTES)) >= MOST_WRONG)
-    throw new ProblemError(429, 'Too many wrong addresses. Wait a quarter of an hour.', [], {
-      retryAfterS: WINDOW_MINUTES * 60,
-    });
-  const link = await openLink(db, tokenHash(token));
-  if (!link) {
-    await insertWrongLink(db, address);
-    throw notFound('This page');
-  }
-  return link;
-}
+/** The link that a token opens. @throws ProblemError 404, 429 */
+const linkOf = (token: string, address: string) =>
+  openedBy(database(), token, address, 'This page', (hash) => openLink(database(), hash));
 
 /** What the page of a link shows. @throws ProblemError 404, 429 */
 export async function linkView(token: string, address: string): Promise<LinkView> {

@@ -3,21 +3,19 @@ import { addDays } from '@/core/service/planDue';
 import { customerById } from '@/data/customers';
 import { database } from '@/data/database';
 import { dueForCalendar, feedByToken, putFeed, type DueItem } from '@/data/rounds';
-import { countWrongLinks, insertWrongLink } from '@/data/links';
 import { shopSettings } from '@/data/shopSettings';
 import { planItems } from '@/knowledge/plans';
 import { everyone } from '../access/roles';
+import { openedBy } from '../access/secretAddress';
 import { tokenHash, tokenOfPress } from '../access/secrets';
 import { once, shopDeed } from '../deed/deed';
-import { notFound, ProblemError } from '../problem';
+import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import { RenewFeedDto, type RenewedFeed } from './dto';
 
 /** So far ahead a calendar tells. */
 const AHEAD_DAYS = 400;
 const MOST_LINES = 5000;
-const MOST_WRONG = 20;
-const WINDOW_MINUTES = 15;
 
 /** A new secret address for a calendar of what falls due; the last one opens nothing from now on. */
 export const renewFeed = shopDeed(
@@ -47,15 +45,7 @@ export const renewFeed = shopDeed(
 /** The calendar behind an address. @throws ProblemError 404 for an address that opens nothing; 429 after too many */
 export async function calendarOf(token: string, address: string): Promise<string> {
   const db = database();
-  if ((await countWrongLinks(db, address, WINDOW_MINUTES)) >= MOST_WRONG)
-    throw new ProblemError(429, 'Too many wrong addresses. Wait a quarter of an hour.', [], {
-      retryAfterS: WINDOW_MINUTES * 60,
-    });
-  const feed = await feedByToken(db, tokenHash(token));
-  if (!feed) {
-    await insertWrongLink(db, address);
-    throw notFound('This calendar');
-  }
+  const feed = await openedBy(db, token, address, 'This calendar', (hash) => feedByToken(db, hash));
   const shop = await shopSettings(db);
   const today = dayInZone(new Date(), shop.zone);
   const rows = await dueForCalendar(db, addDays(today, AHEAD_DAYS), feed.customer_id, MOST_LINES);

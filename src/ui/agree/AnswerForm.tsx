@@ -7,14 +7,13 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { OfferId } from '@/core/agree/offers';
+import { OFFER_TITLES, type OfferId } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
 import { addDays } from '@/core/service/planDue';
 import type { JobDesk } from '../job/useJob';
 import { MoneyField } from '../parts/MoneyField';
 import { useKeptText } from '../parts/useKeptText';
 import { fonts } from '../theme/palette';
-import { OFFER_TITLES } from './OfferCards';
 
 const WAYS = [
   { id: 'counter', label: 'at the counter' },

@@ -3,19 +3,13 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { Offer, OfferId } from '@/core/agree/offers';
+import { OFFER_TITLES, type Offer, type OfferId } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
 import type { ProposalView } from '@/shop/agree/dto';
 import { MoneyField } from '../parts/MoneyField';
 import type { Refusal } from '../parts/post';
 import { fonts } from '../theme/palette';
 import type { OfferDesk } from './useOffer';
-
-export const OFFER_TITLES: Record<OfferId, string> = {
-  minimum: 'The least we stand behind',
-  recommended: 'What we recommend',
-  all: 'All of it',
-};
 
 /** What each offer comes to, side by side, and what it leaves undone. */
 export function OfferCards({

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
-import { LINE_GROUPS, type LineGroup } from '@/core/agree/offers';
+import { GROUP_TITLES, LINE_GROUPS, type LineGroup } from '@/core/agree/offers';
 import type { LineSort } from '@/core/money/bill';
 import type { ProposalView } from '@/shop/agree/dto';
 import { MoneyField } from '../parts/MoneyField';
@@ -14,11 +14,11 @@ import { readNumber } from '../parts/readNumber';
 import { callOutLine, moved, ownLine, type DraftLine } from './offerDraft';
 import type { OfferDesk } from './useOffer';
 
-export const GROUPS: Record<LineGroup, { title: string; says: string }> = {
-  must: { title: 'Must be done', says: 'it does not work, or not safely, without it' },
-  now: { title: 'Worth it while it is open', says: 'worn, and nearly free now' },
-  wait: { title: 'Can wait', says: 'with its likely month' },
-  not: { title: 'Not worth it', says: 'and why' },
+const SAYS: Record<LineGroup, string> = {
+  must: 'it does not work, or not safely, without it',
+  now: 'worn, and nearly free now',
+  wait: 'with its likely month',
+  not: 'and why',
 };
 
 /** The lines of the offer in their four groups; 1 to 4 move the line under the hand, Delete takes it out. */
@@ -46,9 +46,9 @@ export function OfferLines({
         return (
           <Box key={group} sx={{ mb: 1.25 }}>
             <Typography component="h3" variant="h3" sx={{ borderBottom: '2px solid', borderColor: 'bench.soft' }}>
-              {GROUPS[group].title}{' '}
+              {GROUP_TITLES[group]}{' '}
               <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400, fontSize: '0.85em' }}>
-                {GROUPS[group].says}
+                {SAYS[group]}
               </Box>
             </Typography>
             {lines.length === 0 && <Empty>Nothing is proved yet: add what you stand behind, or go back to Find.</Empty>}
