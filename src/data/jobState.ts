@@ -2,7 +2,9 @@ import type { AnswerWay, EstimateRow, Says } from './agree';
 import { prepared, type Db } from './database';
 import type { DocumentKind } from './documents';
 import type { AddedStation, MachineRow, ModelRow } from './machines';
-import type { JobRow, ProofRow, WaitRow } from './jobs';
+import type { JobRow, ProofRow, ServiceState, WaitRow } from './jobs';
+import type { OwnLife } from './lives';
+import type { PlanRow } from './plans';
 
 /** An instant as PostgreSQL writes it into JSON: ISO 8601 with its offset. */
 type Instant = string;
@@ -32,6 +34,8 @@ export interface JobState {
     /** Group → the middle price of the parts for this kind, in minor units. */
     partPrices: Record<string, number>;
     locale: string;
+    /** In which month the first frost is looked for; null where there is none. */
+    frostMonth: number | null;
     /** What is charged, taxes, schools: as the shop set them. */
     charges: object;
     taxes: object;
@@ -123,13 +127,25 @@ export interface JobState {
   repairs: string[];
   /** The same, with when it was ticked. */
   repairedAt: { fault: string; at: Instant }[];
-  /** Items of the service that were done at this visit. */
-  served: string[];
+  /** What became of each item of the service at this visit, in the order in which it was said. */
+  service: {
+    item: string;
+    state: ServiceState;
+    words: string;
+    look_again_on: string | null;
+    minutes: number | null;
+    at: Instant;
+  }[];
+  serviceReadings: { item: string; reading: string; place: string; value: number }[];
+  /** On how many days of how many the operator did what is theirs, as they say. */
+  care: { item: string; done_days: number; of_days: number }[];
   /** Complaints that the bench did not find. */
   struck: { complaint: string; why: string; by: string | null }[];
   /** What other jobs left open on this machine. */
   openFaults: { fault: string; job: number; at: Instant }[];
-  plans: { item: string; last_done_on: string | null; due_on: string }[];
+  plans: PlanRow[];
+  /** Lives that the shop took over from its own history for this kind. */
+  ownLives: Pick<OwnLife, 'fault' | 'shape' | 'scale_years'>[];
   waits: (Pick<WaitRow, 'id' | 'kind' | 'what'> & {
     started_at: Instant;
     ends_at: Instant;
@@ -158,7 +174,7 @@ const STATE = `select
     'standing', customer.standing) as customer,
   json_build_object('zone', coalesce(shop.zone, 'UTC'), 'currency', coalesce(shop.currency, 'USD'),
     'comebackMinutes', coalesce(shop.comeback_minutes, 90), 'labourMinor', shop.labour_minor,
-    'locale', coalesce(shop.locale, 'en'), 'charges', coalesce(shop.charges, '{}'), 'taxes', coalesce(shop.taxes, '{}'),
+    'locale', coalesce(shop.locale, 'en'), 'frostMonth', shop.frost_month, 'charges', coalesce(shop.charges, '{}'), 'taxes', coalesce(shop.taxes, '{}'),
     'schools', coalesce(shop.schools, '{}'), 'agreeFirst', coalesce(shop.agree_first, true),
     'partPrices', (select coalesce(json_object_agg(part_group, middle), '{}') from (
       select part_group, percentile_disc(0.5) within group (order by price_minor) as middle
@@ -174,13 +190,20 @@ const STATE = `select
   )} as struck,
   ${names('fault', 'repair_done')} as repairs,
   ${list('fault, at', 'repair_done where job_id = job.id', 'at')} as "repairedAt",
-  ${names('item', 'service_done')} as served,
+  ${list('item, state, words, look_again_on, minutes, at', 'service_done where job_id = job.id', 'at')} as service,
+  ${list('id, item, reading, place, value', 'service_reading where job_id = job.id', 'id')} as "serviceReadings",
+  ${list('item, done_days, of_days', 'operator_care where job_id = job.id', 'item')} as care,
   ${list(
     'fault, job_id as job, at',
     'open_fault where machine_id = job.machine_id and mended_in is null and job_id <> job.id',
     'at',
   )} as "openFaults",
-  ${list('item, last_done_on, due_on', 'plan where machine_id = job.machine_id', 'due_on')} as plans,
+  ${list(
+    'item, last_done_on, due_on, due_early, due_late, due_by, times, times_on, look_again_on, wear_on, by_its_people',
+    'plan where machine_id = job.machine_id',
+    'due_on',
+  )} as plans,
+  ${list('fault, shape, scale_years', 'own_life where kind = model.kind', 'fault')} as "ownLives",
   ${names('sign', 'arrival_sign')} as signs,
   ${names('step', 'rebuild_tick')} as ticks,
   ${list('step, state, at', 'strip_step where job_id = job.id', 'at')} as stripped,

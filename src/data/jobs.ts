@@ -101,9 +101,47 @@ export async function putRepairDone(db: Db, jobId: number, fault: string, person
   else await db('repair_done').where({ job_id: jobId, fault }).delete();
 }
 
-export async function putServiceDone(db: Db, jobId: number, item: string, personId: number, done: boolean) {
-  if (done) await db('service_done').insert({ job_id: jobId, item, person_id: personId }).onConflict().ignore();
-  else await db('service_done').where({ job_id: jobId, item }).delete();
+/** What became of an item of the service at a visit. */
+export type ServiceState = 'done' | 'worn' | 'left';
+
+export interface ServiceLineRow {
+  state: ServiceState;
+  words: string;
+  look_again_on: string | null;
+  minutes: number | null;
+  person_id: number;
+}
+
+/** What became of an item of the service, in place of what was said before; null takes it back. */
+export async function putServiceLine(db: Db, jobId: number, item: string, row: ServiceLineRow | null): Promise<void> {
+  if (row === null) await db('service_done').where({ job_id: jobId, item }).delete();
+  else
+    await db('service_done')
+      .insert({ job_id: jobId, item, ...row })
+      .onConflict(['job_id', 'item'])
+      .merge(row);
+}
+
+/** What was read at an item of the service, in place of what was read there before at this visit. */
+export async function putServiceReadings(
+  db: Db,
+  at: { job_id: number; machine_id: number; item: string; person_id: number },
+  readings: readonly { reading: string; place: string; value: number }[],
+): Promise<void> {
+  await db('service_reading').where({ job_id: at.job_id, item: at.item }).delete();
+  if (readings.length > 0) await db('service_reading').insert(readings.map((r) => ({ ...at, ...r })));
+}
+
+/** What the operator says of their own items, in place of what was said before at this visit. */
+export async function putOperatorCare(
+  db: Db,
+  jobId: number,
+  personId: number,
+  care: readonly { item: string; done_days: number; of_days: number }[],
+): Promise<void> {
+  await db('operator_care').where({ job_id: jobId }).delete();
+  if (care.length > 0)
+    await db('operator_care').insert(care.map((c) => ({ job_id: jobId, person_id: personId, ...c })));
 }
 
 export async function struckOf(db: Db, jobId: number): Promise<{ complaint: string; why: string }[]> {
@@ -119,7 +157,7 @@ export async function repairsOf(db: Db, jobId: number): Promise<string[]> {
 }
 
 export async function servedOf(db: Db, jobId: number): Promise<string[]> {
-  return db('service_done').where({ job_id: jobId }).orderBy('item').pluck('item');
+  return db('service_done').where({ job_id: jobId, state: 'done' }).orderBy('item').pluck('item');
 }
 
 /** What a job leaves open on its machine, and what it mended of what others left. */

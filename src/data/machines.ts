@@ -1,5 +1,6 @@
 import type { Db } from './database';
 import type { Ending, Visit } from './jobs';
+import { movePlans } from './plans';
 import { rankedMachines, type Forgiving } from './search';
 
 /** A station that this model has and its kind does not: on which line, after which station. */
@@ -23,6 +24,10 @@ export interface ModelRow {
   bearings: string[];
   filters: string[];
   note: string;
+  /** Item of the plan → what its plate or its papers say. */
+  plates: Record<string, { days?: number; hours?: number }>;
+  /** Its batteries are closed; null when nobody said. */
+  sealed_battery: boolean | null;
   version: number;
 }
 
@@ -92,7 +97,11 @@ export async function putModel(
 ): Promise<number | null> {
   const same = await db('model').where({ maker: row.maker, name: row.name }).first('id');
   if (same && same.id !== id) return null;
-  const stored = { ...row, added_stations: JSON.stringify(row.added_stations) };
+  const stored = {
+    ...row,
+    added_stations: JSON.stringify(row.added_stations),
+    plates: JSON.stringify(row.plates),
+  };
   if (id === null) return (await db('model').insert(stored).returning('id'))[0].id;
   await db('model')
     .where({ id })
@@ -190,17 +199,11 @@ export async function updateMachine(
   await refreshSearch(db, id);
 }
 
-/** Everything that happened to one machine becomes another's; its plans stay where they are later due. */
+/** Everything that happened to one machine becomes another's; of its plans what was done last counts. */
 export async function moveMachineRows(db: Db, from: number, to: number): Promise<void> {
-  for (const table of ['job', 'timeline', 'fitted_part', 'meter_reading', 'photograph', 'bridge'])
+  for (const table of ['job', 'timeline', 'fitted_part', 'meter_reading', 'photograph', 'bridge', 'service_reading'])
     await db(table).where({ machine_id: from }).update({ machine_id: to });
-  await db.raw(
-    `insert into plan (machine_id, item, last_done_on, due_on) select ?, item, last_done_on, due_on from plan where machine_id = ?
-     on conflict (machine_id, item) do update set last_done_on = greatest(plan.last_done_on, excluded.last_done_on),
-       due_on = case when plan.last_done_on is null or excluded.last_done_on > plan.last_done_on then excluded.due_on else plan.due_on end`,
-    [to, from],
-  );
-  await db('plan').where({ machine_id: from }).delete();
+  await movePlans(db, from, to);
   // One that is open on both stays open once.
   await db.raw(
     `delete from open_fault o where machine_id = ? and mended_in is null
@@ -334,25 +337,6 @@ export async function machineListRow(db: Db, id: number): Promise<MachineListRow
   return listQuery(db).where('machine.id', id).first();
 }
 
-export async function plansOf(db: Db, machineId: number) {
-  return db('plan')
-    .where({ machine_id: machineId })
-    .orderBy('due_on')
-    .select<{ item: string; last_done_on: string | null; due_on: string }[]>('item', 'last_done_on', 'due_on');
-}
-
-export async function putPlan(
-  db: Db,
-  row: { machine_id: number; item: string; last_done_on: string | null; due_on: string },
-) {
-  await db('plan').insert(row).onConflict(['machine_id', 'item']).merge(['last_done_on', 'due_on']);
-}
-
-/** A date from measured wear: when it was last done is not touched by it. */
-export async function putMeasuredDue(db: Db, row: { machine_id: number; item: string; due_on: string }): Promise<void> {
-  await db('plan').insert(row).onConflict(['machine_id', 'item']).merge(['due_on']);
-}
-
 /** What was found on a machine and not mended, oldest first. */
 export async function openFaultsOf(db: Db, machineId: number): Promise<{ fault: string; job_id: number; at: Date }[]> {
   return db('open_fault')
@@ -360,19 +344,6 @@ export async function openFaultsOf(db: Db, machineId: number): Promise<{ fault: 
     .whereNull('mended_in')
     .orderBy(['at', 'id'])
     .select('fault', 'job_id', 'at');
-}
-
-export async function dropPlan(db: Db, machineId: number, item: string): Promise<void> {
-  await db('plan').where({ machine_id: machineId, item }).delete();
-}
-
-export async function refreshNextDue(db: Db, machineId: number): Promise<void> {
-  await db.raw(
-    `update machine set version = version + 1,
-       next_due_on = case when scrapped_on is null then (select min(due_on) from plan where machine_id = machine.id) end
-     where id = ?`,
-    [machineId],
-  );
 }
 
 export async function partAges(db: Db, machineId: number) {
@@ -425,6 +396,21 @@ export async function insertMeterReading(
 
 export async function meterReadingsOf(db: Db, machineId: number): Promise<{ hours: number; at: Date }[]> {
   return db('meter_reading').where({ machine_id: machineId }).orderBy('at', 'desc').limit(200).select('hours', 'at');
+}
+
+/** What was read at its services, oldest first. */
+export async function serviceReadingsOf(
+  db: Db,
+  machineId: number,
+): Promise<{ item: string; reading: string; place: string; value: number; at: Date }[]> {
+  return db('service_reading')
+    .where({ machine_id: machineId })
+    .orderBy([
+      { column: 'at', order: 'desc' },
+      { column: 'id', order: 'desc' },
+    ])
+    .limit(400)
+    .select('item', 'reading', 'place', 'value', 'at');
 }
 
 /** Readings of a machine over all its jobs, oldest first, for the chart. */

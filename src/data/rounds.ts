@@ -1,4 +1,5 @@
 import type { Db } from './database';
+import type { DueByName } from './plans';
 
 export interface DueItem {
   customer_id: number;
@@ -9,6 +10,9 @@ export interface DueItem {
   kind: string;
   item: string;
   due_on: string;
+  due_early: string | null;
+  due_late: string | null;
+  due_by: DueByName;
   last_done_on: string | null;
   hours_per_week: number;
   made_year: number | null;
@@ -82,10 +86,11 @@ export async function dueItems(
     .whereIn('m.customer_id', [...customers])
     .whereRaw(STANDS('m'))
     .where('p.due_on', '<=', until)
+    .where('p.by_its_people', false)
     .orderBy(['p.due_on', 'm.id', 'p.item'])
     .limit(limit)
     .select('m.customer_id', { machine_id: 'm.id' }, 'm.tag', 'model.maker', { model: 'model.name' }, 'model.kind')
-    .select('p.item', 'p.due_on', 'p.last_done_on', 'm.hours_per_week', 'm.made_year', { site: 'site.label' })
+    .select('p.item', 'p.due_on', 'p.due_early', 'p.due_late', 'p.due_by', 'p.last_done_on', 'm.hours_per_week', 'm.made_year', { site: 'site.label' })
     .select({
       open_job: db('job').whereRaw('job.machine_id = m.id').whereNull('closed_at').select('id').limit(1),
     });
@@ -125,10 +130,11 @@ export async function dueForCalendar(
     .leftJoin('site', 'site.id', 'm.site_id')
     .whereRaw(STANDS('m'))
     .where('p.due_on', '<=', until)
+    .where('p.by_its_people', false)
     .orderBy(['p.due_on', 'm.id', 'p.item'])
     .limit(limit)
     .select('m.customer_id', { machine_id: 'm.id' }, 'm.tag', 'model.maker', { model: 'model.name' }, 'model.kind')
-    .select('p.item', 'p.due_on', { customer: 'c.name' }, { site: 'site.label' });
+    .select('p.item', 'p.due_on', 'p.due_early', 'p.due_late', 'p.due_by', { customer: 'c.name' }, { site: 'site.label' });
   if (customer !== null) query.where('m.customer_id', customer);
   return query;
 }

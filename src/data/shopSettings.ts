@@ -26,6 +26,10 @@ export interface ShopRow {
   mail: object;
   /** Nothing is opened further before the owner answered. */
   agree_first: boolean;
+  /** In which month the first frost is looked for, 1 to 12; null where there is none. */
+  frost_month: number | null;
+  /** What owners are written when something falls due: subject and words. */
+  letters: { subject?: string; words?: string };
   version: number;
 }
 
@@ -48,6 +52,8 @@ const DEFAULTS: ShopRow = {
   phrases: {},
   mail: {},
   agree_first: true,
+  frost_month: null,
+  letters: {},
   version: 1,
 };
 
@@ -70,6 +76,8 @@ const COLUMNS = [
   'phrases',
   'mail',
   'agree_first',
+  'frost_month',
+  'letters',
   'version',
 ] as const;
 

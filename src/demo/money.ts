@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { offersOf, type OfferLine, type OfferTerms } from '@/core/agree/offers';
 import { billOf } from '@/core/money/bill';
 import { labourTerms, USUAL_CHARGES } from '@/core/money/terms';
-import { addDays } from '@/core/service/planDue';
+import { addDays } from '@/core/service/days';
 import { knowledge } from '@/knowledge';
 import type { Person } from '@/shop/access/person';
 import { makeEstimate } from '@/shop/agree/makeEstimate';

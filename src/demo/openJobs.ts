@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import type { Knex } from 'knex';
-import { addDays } from '@/core/service/planDue';
+import { addDays } from '@/core/service/days';
 import type { Person } from '@/shop/access/person';
 import { recordAnswer } from '@/shop/agree/recordAnswer';
 import { fitPart } from '@/shop/fitPart/fitPart';
@@ -34,13 +34,13 @@ interface Scene {
 const K1 = 'upright-shaft-belt';
 const K2 = 'upright-brush-motor';
 
-/** The nine machines on the premises, each brought to where it stands by the shop's own deeds. */
+/** The machines on the premises, each brought to where it stands by the shop's own deeds. */
 export async function writeOpenJobs(db: Knex, { people, machines, models, today, random }: Scene): Promise<number> {
   const person: Person = { id: people[0]!, name: 'Wren Ostrey', role: 'owner' };
   const modelOf = new Map(models.map((m) => [m.id, m]));
-  const free = { [K1]: [] as number[], [K2]: [] as number[] } as Record<string, number[]>;
+  const free: Record<string, number[]> = {};
   const droppedOf = new Map(machines.map((m) => [m.id, modelOf.get(m.model_id)!.dropped_stations]));
-  for (const m of machines) free[modelOf.get(m.model_id)!.kind]!.push(m.id);
+  for (const m of machines) (free[modelOf.get(m.model_id)!.kind] ??= []).push(m.id);
   const hex = () => Math.floor(random() * 16).toString(16);
   const key = () => 'xxxxxxxx-xxxx-4xxx-8xxx-xxxxxxxxxxxx'.replace(/x/g, hex);
 
@@ -368,5 +368,10 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
     promised: 3,
     ago: 0,
   });
-  return 15;
+  await take('scrubber-walk-behind', [], 'The monthly service, at the site. Nothing to complain of.', {
+    visit: 'service',
+    promised: 0,
+    ago: 0,
+  });
+  return 16;
 }

@@ -3,7 +3,7 @@ import type { ProofAsk } from '@/shop/jobView/dto';
 import { proofItems } from '@/shop/jobView/proofItems';
 import type { Knex } from 'knex';
 import { seededRandom } from '@/core/diagnosis/seededRandom';
-import { addDays, intervalDays } from '@/core/service/planDue';
+import { addDays } from '@/core/service/days';
 import { warrantyUntil } from '@/core/service/warranty';
 import { insertPerson, personBySignIn } from '@/data/people';
 import { insertApiToken } from '@/data/tokens';
@@ -14,7 +14,6 @@ import type { Change } from '@/core/strip/changed';
 import { insertProcedure } from '@/data/strip';
 import { insertPartSizes } from '@/data/gauges';
 import { shippedParts } from '@/knowledge/parts';
-import { planItems } from '@/knowledge/plans';
 import { newToken, tokenHash } from '@/shop/access/secrets';
 import { hashPassphrase } from '@/shop/access/passphrases';
 import { dayInZone } from '@/shop/settings/day';
@@ -22,6 +21,7 @@ import { DEMO_TERMS, writeAnswers, writePastMoney } from './money';
 import * as names from './names';
 import { writeOpenJobs } from './openJobs';
 import { pressesOf } from './stripTimes';
+import { writeServices, type PastVisit } from './services';
 import { simulateJob } from './simulateJob';
 
 export const DEMO_SIGN_IN = 'demo';
@@ -88,6 +88,7 @@ export async function writeDemoShop(db: Knex) {
         kind: m.kind,
         mains_v: m.volts ?? MAINS_V,
         dropped_stations: [],
+        ...(m.kind === 'scrubber-ride-on' ? { sealed_battery: true } : {}),
       })),
     )
     .returning<Model[]>(['id', 'kind', 'dropped_stations', 'mains_v']);
@@ -96,12 +97,16 @@ export async function writeDemoShop(db: Knex) {
   const machines = await db('machine')
     .insert(
       Array.from({ length: MACHINES + 2 * rarer.length }, (_, i) => {
-        const customer =
-          i < 30 ? customers[i % names.businesses.length]! : customers[names.businesses.length + (i % HOUSEHOLDS)]!;
+        const ownModel = i < MACHINES ? null : rarer[i % rarer.length]!;
+        // Nobody has a scrubber at home.
+        const isTrade = i < 30 || ownModel?.kind.startsWith('scrubber') === true;
+        const customer = isTrade
+          ? customers[i % names.businesses.length]!
+          : customers[names.businesses.length + (i % HOUSEHOLDS)]!;
         const business = names.businesses.find((b) => b.name === customer.name);
         return {
           tag: `GK-${String(i + 1).padStart(4, '0')}`,
-          model_id: i < MACHINES ? pick(models).id : rarer[i % rarer.length]!.id,
+          model_id: ownModel ? ownModel.id : pick(models).id,
           customer_id: customer.id,
           serial: `${String.fromCharCode(65 + (i % 20))}${100000 + Math.floor(random() * 899999)}`,
           made_year: thisYear - 1 - Math.floor(random() * 11),
@@ -146,14 +151,6 @@ export async function writeDemoShop(db: Knex) {
     addPast(machine, start);
   }
   await batch.write(db);
-  await writePlans(
-    db,
-    machines,
-    batch.lastClosed,
-    today,
-    (m) => ({ pets: m.pets, hoursPerWeek: m.hours_per_week, trade: customerKind.get(m.customer_id) === 'business' }),
-    (m) => modelOf.get(m.model_id)!,
-  );
   await db.raw(
     `insert into job_tally (kind, model_id, jobs) select model.kind, model.id, count(*) from job join machine on machine.id = job.machine_id join model on model.id = machine.model_id group by 1, 2`,
   );
@@ -161,9 +158,21 @@ export async function writeDemoShop(db: Knex) {
     `insert into fault_tally (kind, model_id, fault, confirmed) select model.kind, model.id, fault, count(*) from confirmed_fault join job on job.id = job_id join machine on machine.id = job.machine_id join model on model.id = machine.model_id group by 1, 2, 3`,
   );
   await writeBook(db, machines, customers, people, today, random);
+  await writeServices(db, {
+    machines: machines.map((m) => ({
+      ...m,
+      ...modelOf.get(m.model_id)!,
+      id: m.id,
+      trade: customerKind.get(m.customer_id) === 'business',
+      seen: batch.lastClosed.get(m.id) ?? [],
+    })),
+    today,
+    person: people[1]!,
+    random,
+  });
   for (const c of customers) await refreshCustomerSearch(db, c.id);
   await writeProcedures(db, models, people[0]!);
-  const open = await writeOpenJobs(db, { people, machines: machines.slice(0, MACHINES), models, today, random });
+  const open = await writeOpenJobs(db, { people, machines: machines.filter((m, i) => i < MACHINES || modelOf.get(m.model_id)!.kind.startsWith('scrubber')), models: [...models, ...rarer], today, random });
   await writePastMoney(db, random);
   const owner = { id: people[0]!, name: 'Wren Ostrey', role: 'owner' } as const;
   const hex = () => Math.floor(random() * 16).toString(16);
@@ -334,13 +343,6 @@ interface PastJob {
   pick: <T>(list: readonly T[]) => T;
   kind: ReturnType<typeof kindById>;
   mainsV: number;
-}
-
-interface PastVisit {
-  on: string;
-  /** Where a part was fitted. */
-  stations: Set<string>;
-  faults: Set<string>;
 }
 
 /** Past jobs gathered and written table by table: three hundred jobs in a second. */
@@ -537,36 +539,4 @@ function story({ job, machine, start, closed, person }: PastJob, jobId: number, 
     ),
     line('handed-back', `Handed back. Found: ${job.faults.map((f) => f.label).join(', ')}.`, closed),
   ];
-}
-
-async function writePlans(
-  db: Knex,
-  machines: Machine[],
-  visits: Batch['lastClosed'],
-  today: string,
-  useOf: (m: Machine) => Parameters<typeof intervalDays>[1],
-  modelOf: (m: Machine) => { kind: string; dropped_stations: string[] },
-): Promise<void> {
-  const rows = machines.flatMap((m) => {
-    const seen = visits.get(m.id) ?? [];
-    const { kind, dropped_stations } = modelOf(m);
-    const isMains = kindById(kind).supply === 'mains';
-    return planItems.flatMap((item) => {
-      const station = item.stations[kind];
-      const days = intervalDays(item, useOf(m));
-      if (!station || days === null || dropped_stations.includes(station)) return [];
-      // Only what was done at a visit; the rest is not known.
-      const done = seen.findLast(
-        (v) =>
-          (item.parts.length > 0 && v.stations.has(station)) ||
-          item.repairs.some((f) => v.faults.has(f)) ||
-          (isMains && item.proofs?.includes('electrical-check')),
-      );
-      if (!done) return [];
-      const on = done.on > today ? today : done.on;
-      return [{ machine_id: m.id, item: item.id, last_done_on: on, due_on: addDays(on, days) }];
-    });
-  });
-  await db.batchInsert('plan', rows, 500);
-  await db.raw('update machine set next_due_on = (select min(due_on) from plan where machine_id = machine.id)');
 }

@@ -24,9 +24,11 @@ test('each fault has one life, of a shape that can be', () => {
 test('what runs more wears sooner, what perishes does not; a machine that rarely runs is no younger than half', () => {
   const belt = wearLives.find((w) => w.fault === 'belt-broken')!;
   const seal = wearLives.find((w) => w.fault === 'seal-leaking')!;
-  expect(lifeInUse(belt, 15).scaleYears).toBeLessThan(lifeInUse(belt, 1.5).scaleYears);
-  expect(lifeInUse(seal, 15)).toEqual(seal.life);
-  expect(lifeInUse(belt, 0)).toEqual(lifeInUse(belt, 0.75));
+  expect(lifeInUse(belt, 'upright-shaft-belt', 15).scaleYears).toBeLessThan(lifeInUse(belt, 'upright-shaft-belt', 1.5).scaleYears);
+  expect(lifeInUse(seal, 'upright-shaft-belt', 15)).toEqual(seal.life);
+  // Ten hours a week are much at home, and what a scrubber is made for.
+  expect(lifeInUse(belt, 'scrubber-walk-behind', 10)).toEqual(belt.life);
+  expect(lifeInUse(belt, 'upright-shaft-belt', 0)).toEqual(lifeInUse(belt, 'upright-shaft-belt', 0.75));
 });
 
 test('what hurts when it is left is named: a bare conductor, a bridged switch; not a worn transmission', () => {

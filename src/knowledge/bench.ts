@@ -13,7 +13,8 @@ export const raisedAtTheBench: string[] = [
 ];
 
 /** Lines for the customer's care sheet: always, or after one of these faults. Common practice, no source. */
-export const careLines: { kinds: string[]; afterFaults?: string[]; text: string }[] = [
+/** `flooded`: left out for closed batteries. */
+export const careLines: { kinds: string[]; afterFaults?: string[]; flooded?: true; text: string }[] = [
   {
     kinds: kindsWith('bin', 'bin-or-bag', 'bag', 'outer-bag'),
     text: 'Empty the bin or change the bag before it reaches the line. A full bin is the first cause of heat.',
@@ -70,7 +71,12 @@ export const careLines: { kinds: string[]; afterFaults?: string[]; text: string 
   },
   {
     kinds: kindsWith('batteries'),
-    text: 'Charge after every use in moving air, no flame near. Water the cells after charging, never before.',
+    text: 'Charge after every use in moving air, no flame near.',
+  },
+  {
+    kinds: kindsWith('batteries'),
+    flooded: true,
+    text: 'Where the cells can be opened: distilled water after charging, never before; goggles and gloves on.',
   },
   {
     kinds: kindsWith('squeegee-blades'),

@@ -1,5 +1,6 @@
 import type { Life } from '@/core/stats/weibull';
 import { knowledge } from '.';
+import { ordinaryHoursPerWeek } from './ordinaryUse';
 
 /** How long a wearing part lasts before the fault that ends it. Common practice, no source. */
 export interface WearLife {
@@ -9,7 +10,7 @@ export interface WearLife {
   by: 'use' | 'age';
 }
 
-/** Fault, years by which 63 % have it at an ordinary use of 1.5 h a week, shape (1 does not age, 3 wears out), by what. */
+/** Fault, years by which 63 % have it at the ordinary use of its kind, shape (1 does not age, 3 wears out), by what. */
 const TEXTS = `
 belt-broken 3 2 use
 belt-slipping 2 2.5 use
@@ -102,13 +103,12 @@ export function broughtWith(faults: readonly string[]): string[] {
   return faults.flatMap((f) => BROUGHT[f] ?? []);
 }
 
-const ORDINARY_HOURS_PER_WEEK = 1.5;
 /** Between these the hours count in full: a machine that rarely runs perishes all the same. */
 const [LEAST_USE, MOST_USE] = [0.5, 8];
 
-/** The life of a part on a machine of some use. */
-export function lifeInUse({ life, by }: WearLife, hoursPerWeek: number): Life {
+/** The life of a part on a machine of a kind and of some use. */
+export function lifeInUse({ life, by }: WearLife, kind: string, hoursPerWeek: number): Life {
   if (by === 'age') return life;
-  const use = Math.min(MOST_USE, Math.max(LEAST_USE, hoursPerWeek / ORDINARY_HOURS_PER_WEEK));
+  const use = Math.min(MOST_USE, Math.max(LEAST_USE, hoursPerWeek / ordinaryHoursPerWeek(kind)));
   return { ...life, scaleYears: life.scaleYears / use };
 }

@@ -39,6 +39,7 @@ import {
   unlockScreen,
 } from './me/me';
 import { markRepaired } from './markRepaired/markRepaired';
+import { noteCare } from './noteCare/noteCare';
 import { moveJob } from './moveJob/moveJob';
 import { moveStage } from './moveStage/moveStage';
 import { addPerson, amendPerson, endSession, resetPassphrase } from './people/people';
@@ -90,6 +91,7 @@ export const jobDeeds: readonly AnyDeedOn<number>[] = [
   tickRebuild,
   markRepaired,
   serveItem,
+  noteCare,
   startWait,
   endWait,
   recordProof,

@@ -1,4 +1,4 @@
 import { threadTasks } from '@/shop/papers/paperTasks';
 
 /** Papers, files of rows and gauges in a thread of the server. */
-export const { bookPaper, bundleWithin, documentPaper, readCsv, readCards, reckonGauge } = threadTasks;
+export const { bookPaper, bundleWithin, documentPaper, lettersPaper, readCsv, readCards, reckonGauge, reportPaper } = threadTasks;

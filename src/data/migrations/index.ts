@@ -15,6 +15,7 @@ import { up as keys } from './013_keys';
 import { up as strip } from './014_strip';
 import { up as agree } from './015_agree';
 import { up as rounds } from './016_rounds';
+import { up as service } from './017_service';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -34,6 +35,7 @@ export const steps: Record<string, string> = {
   '014_strip': strip,
   '015_agree': agree,
   '016_rounds': rounds,
+  '017_service': service,
 };
 
 /** Migrations as a static map: no files are read when they run. */

@@ -162,7 +162,7 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'suction-motor-worn': { steps: NEW_MOTOR },
   'suction-motor-failed': { steps: NEW_MOTOR },
-  'carbon-brushes-worn': { takes: { carbon: 2 }, steps: NEW_CARBONS },
+  'carbon-brushes-worn': { resets: ['carbon-look'], takes: { carbon: 2 }, steps: NEW_CARBONS },
   'fan-broken': {
     roles: { motor: 'choice' },
     steps: [
@@ -230,10 +230,12 @@ export const repairTexts: Record<string, RepairText> = {
   'head-duct-clogged': { steps: ['Duct cleared from both ends; the inner hose’s tip tears easily', 'Looked through'] },
   'head-mouth-blocked': { steps: ['Taken out by hand or pliers'] },
   'cyclone-plugged': {
+    resets: ['cyclone-clean'],
     steps: ['Mesh and cones cleared with a soft brush', 'Rinsed, set to dry'],
     waits: { kind: 'drying', hours: 24, what: 'cyclone' },
   },
   'cones-some-plugged': {
+    resets: ['cyclone-clean'],
     steps: ['Cones cleared from below with a blunt stick', 'Rinsed, set to dry'],
     waits: { kind: 'drying', hours: 24, what: 'cones' },
   },
@@ -300,7 +302,7 @@ export const repairTexts: Record<string, RepairText> = {
   'drive-pedal-bent': { steps: ['Pedal straightened cold, or new', 'Moves to both ends'] },
   'axle-worn': { steps: ['Old bushes pushed out', 'New bushes in, axle turns'] },
   'handle-bail-loose': { steps: ['Bushes new, bail bolts tight', 'Bail shaken: no play'] },
-  'turbine-jammed': { steps: ['Object and hair out with a pick', 'Blades looked at, spun by a breath'] },
+  'turbine-jammed': { resets: ['turbine-clean'], steps: ['Object and hair out with a pick', 'Blades looked at, spun by a breath'] },
   'turbine-cover-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
   'cover-not-under-lip': { steps: ['Cover’s lip under the metal all along, pressed down'] },
   'turbine-shaft-worn': { steps: ['New turbine with its bearings, shaft straight', 'Spun by a breath'] },
@@ -318,17 +320,18 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'deck-debris-packed': { steps: ['Deck scraped while it is wet', 'Rinsed, drained'] },
   'deck-belt-slipping': {
-    resets: ['deck-belts-look'],
+    resets: ['deck-belts-look', 'deck-belts-hours'],
     steps: ['Belt dust wiped', 'New belts as a set', 'Pressure to its lowest'],
   },
-  'deck-belt-loose': { resets: ['deck-belts-look'], steps: ['Belt tightened to a finger’s width'] },
+  'deck-belt-loose': { resets: ['deck-belts-look', 'deck-belts-hours'], steps: ['Belt tightened to a finger’s width'] },
   'deck-belt-tight': { steps: ['Belt slackened to a finger’s width'] },
   'driven-over-ramps': { steps: ['Operator shown: ramps sideways, squeegee and deck up'] },
   'deck-belt-broken': {
-    resets: ['deck-belts-look'],
+    resets: ['deck-belts-look', 'deck-belts-hours'],
     steps: ['Pulleys turned: free and in line', 'New belts as a set'],
   },
   'deck-bearing-rusted': {
+    resets: ['deck-bearings'],
     takes: { bearing: 2 },
     steps: ['Old bearings drawn, seats cleaned', 'New bearings as a pair, on the outer ring', 'Spun by hand'],
   },
@@ -359,6 +362,7 @@ export const repairTexts: Record<string, RepairText> = {
   'trigger-failed': { steps: NEW_SWITCH },
   'main-board-failed': { steps: NEW_BOARD },
   'batteries-sulphated': {
+    resets: ['battery-look'],
     steps: [
       'Old set lifted out with its straps',
       'New set: same age and make, cables as photographed',
@@ -367,6 +371,7 @@ export const repairTexts: Record<string, RepairText> = {
     materials: ['Gloves, goggles, soda for spilt acid'],
   },
   'battery-cable-loose': {
+    resets: ['battery-look'],
     steps: ['Posts and lugs brushed bright', 'Tight, a film of grease over them'],
     materials: ['Terminal grease'],
   },
@@ -426,6 +431,7 @@ export const repairTexts: Record<string, RepairText> = {
   'ingest-bar-missing': { steps: ['New bar in its hooks'] },
   'neck-clogged': { steps: CLEAR },
   'mesh-matted': {
+    resets: ['cyclone-clean'],
     steps: ['Mesh brushed dry, then rinsed', 'Set to dry'],
     waits: { kind: 'drying', hours: 12, what: 'mesh' },
   },
@@ -440,12 +446,13 @@ export const repairTexts: Record<string, RepairText> = {
   'drum-seal-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
   'drain-leaking': { steps: ['New drain cap or seal, filled with water: no drop'] },
   'solution-stale': { steps: ['Drained and rinsed twice', 'Lid left open; operator shown'] },
-  'tank-screen-blocked': { steps: ['Screen brushed and rinsed'] },
-  'solution-filter-blocked': { steps: ['Solution filter rinsed, its seal in'] },
+  'tank-screen-blocked': { resets: ['solution-screen'], steps: ['Screen brushed and rinsed'] },
+  'solution-filter-blocked': { resets: ['solution-screen'], steps: ['Solution filter rinsed, its seal in'] },
   'valve-shut': { steps: ['Valve opened, moved to both ends'] },
   'solenoid-failed': { steps: ['New valve, arrow with the flow', 'Clicks, no drop when shut'] },
   'tube-blocked': { roles: { hose: 'choice' }, steps: ['Tube rodded and flushed', 'Flow measured at the deck'] },
   'jets-blocked': {
+    resets: ['jets-clean'],
     steps: ['Jets soaked in vinegar water', 'Fan of spray even'],
     materials: ['Weak vinegar; no wire through a jet'],
   },
@@ -460,17 +467,17 @@ export const repairTexts: Record<string, RepairText> = {
   'squeegee-tilted': { steps: ['Levelled on a flat floor: bends evenly'] },
   'inlet-blocked': { steps: CLEAR },
   'inlet-rear-blocked': { steps: CLEAR },
-  'vac-hose-damaged': { roles: { hose: 'choice' }, steps: ['Hose cleared, or a new one to both cuffs'] },
+  'vac-hose-damaged': { resets: ['hose-wash'], roles: { hose: 'choice' }, steps: ['Hose cleared, or a new one to both cuffs'] },
   'lid-gasket-off': { roles: { seal: 'choice' }, steps: NEW_SEAL },
-  'vac-filter-lid-warped': { steps: ['New lid flat on its seat'] },
-  'float-fouled': { steps: ['Float and cage rinsed, ball moves'] },
-  'float-shut': { steps: ['Float freed, moves by its weight'] },
+  'vac-filter-lid-warped': { resets: ['vac-filter-look'], steps: ['New lid flat on its seat'] },
+  'float-fouled': { resets: ['float-clean'], steps: ['Float and cage rinsed, ball moves'] },
+  'float-shut': { resets: ['float-clean'], steps: ['Float freed, moves by its weight'] },
   'recovery-full': { steps: ['Emptied and rinsed, lid left open'] },
-  'intake-screen-blocked': { steps: ['Screen brushed dry, no running water'] },
-  'skirts-worn': { steps: ['New skirts, they touch the floor all along'] },
+  'intake-screen-blocked': { resets: ['intake-screen'], steps: ['Screen brushed dry, no running water'] },
+  'skirts-worn': { resets: ['skirts-look'], steps: ['New skirts, they touch the floor all along'] },
   'dirty-tank-gasket': { roles: { seal: 'choice' }, steps: NEW_SEAL },
   'vac-motor-failed': { steps: NEW_MOTOR },
-  'vac-brushes-worn': { takes: { carbon: 2 }, steps: NEW_CARBONS },
+  'vac-brushes-worn': { resets: ['carbon-look'], takes: { carbon: 2 }, steps: NEW_CARBONS },
 };
 
 /** Faults whose repair does an item of the plan. */

@@ -1,4 +1,4 @@
-import { addDays } from '@/core/service/planDue';
+import { addDays } from '@/core/service/days';
 import { fitPart } from '../fitPart/fitPart';
 import { handBack } from '../handBack/handBack';
 import { moveStage } from '../moveStage/moveStage';

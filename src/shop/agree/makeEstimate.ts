@@ -1,5 +1,5 @@
 import { offersOf, type Offer, type OfferLine } from '@/core/agree/offers';
-import { addDays } from '@/core/service/planDue';
+import { addDays } from '@/core/service/days';
 import { moneyText } from '@/core/money/currency';
 import { labourTerms } from '@/core/money/terms';
 import { insertEstimate } from '@/data/agree';

@@ -3,7 +3,7 @@ import type { Kind } from '@/core/diagnosis/knowledge';
 import type { OfferLine } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
 import { divided } from '@/core/money/rounded';
-import { addDays } from '@/core/service/planDue';
+import { addDays } from '@/core/service/days';
 import { chanceWithin, meanRemainingYears } from '@/core/stats/weibull';
 import { bestBundle, type Bundle, type BundleStep, type ExtraJob } from '@/core/strip/bundle';
 import type { Procedure, StripStep } from '@/core/strip/procedure';
@@ -17,10 +17,11 @@ import { repairNeeds, roleOf, takenBy } from '@/knowledge/repairWork';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
 import { followed, schools, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
 import type { WearNow } from '@/knowledge/waysOn';
-import { broughtWith, lifeInUse, wearLives } from '@/knowledge/wearLives';
+import { broughtWith, wearLives } from '@/knowledge/wearLives';
 import type { JobFacts } from '../jobView/dto';
 import { procedureOf } from '../jobView/procedureOf';
 import { chargesOf, taxesOf } from '../terms/terms';
+import { lifeHere } from '../plans/lifeHere';
 import type { ExtraView, ProposalView } from './dto';
 
 type Line = ProposalView['lines'][number];
@@ -398,7 +399,8 @@ function wearOf(
     })
     .map((w) => {
       const { station } = faultOf(w.fault).kinds[kind.id]!;
-      const life = lifeInUse(w, Number(state.machine.hours_per_week));
+      const use = { kind: kind.id, hoursPerWeek: Number(state.machine.hours_per_week) };
+      const life = lifeHere(w, use, state.ownLives);
       const days = facts.partAgeDays[station];
       const unknown = UNKNOWN_SHARE * life.scaleYears;
       return {

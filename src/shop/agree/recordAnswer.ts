@@ -1,6 +1,6 @@
 import type { OfferId, OfferLine } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
-import { addDays, daysBetween } from '@/core/service/planDue';
+import { addDays, daysBetween } from '@/core/service/days';
 import { insertAnswer, type AnswerWay } from '@/data/agree';
 import { endWait, insertWait } from '@/data/jobs';
 import { everyone } from '../access/roles';

@@ -8,7 +8,6 @@ import {
   machineByTag,
   modelById,
   moveMachineRows,
-  refreshNextDue,
   refreshSearch,
   updateMachine,
   type MachineRow,
@@ -18,6 +17,7 @@ import type { Person } from '../access/person';
 import { counter, everyone } from '../access/roles';
 import { deedOn, onVersion } from '../deed/deed';
 import { machineCardOf } from '../machines/machines';
+import { refreshPlans } from '../plans/refreshPlans';
 import { notFound, refuseIf, type FieldProblem } from '../problem';
 import { AmendMachineDto, ChangeOwnerDto, MergeMachinesDto } from './dto';
 
@@ -86,6 +86,7 @@ export const amendMachine = deedOn(
         hours_per_week: dto.hoursPerWeek,
         note: dto.note.trim(),
       });
+      await refreshPlans(db, [machine.id]);
       if (dto.note.trim() !== machine.note)
         await told(db, machine, person, 'note', dto.note.trim() || 'The note to the next technician was taken away.');
       if (dto.modelId !== machine.model_id || dto.serial.trim() !== machine.serial)
@@ -112,6 +113,7 @@ export const changeOwner = deedOn(
           : [],
       );
       await updateMachine(db, machine.id, { customer_id: dto.customerId, site_id: null });
+      await refreshPlans(db, [machine.id]);
       await told(db, machine, person, 'owner', `From ${before.name} to ${now!.name}.`);
     }),
 );
@@ -151,7 +153,7 @@ export const mergeMachines = deedOn(
         warranty_until: machine.warranty_until ?? other!.warranty_until,
         note: [machine.note, other!.note].filter(Boolean).join('\n'),
       });
-      await refreshNextDue(db, machine.id);
+      await refreshPlans(db, [machine.id, other!.id]);
       await refreshSearch(db, machine.id);
       await told(db, machine, person, 'corrected', `The book of ${other!.tag} was merged into this one.`);
     }),

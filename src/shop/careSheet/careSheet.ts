@@ -1,13 +1,14 @@
 import { database } from '@/data/database';
 import { confirmedFaultsOf, jobById } from '@/data/jobs';
-import { machineById, plansOf } from '@/data/machines';
+import { machineById } from '@/data/machines';
+import { plansOf } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
 import { inWordsOf } from '@/core/diagnosis/knowledge';
 import { holdsBackPower, kindById, knowledge } from '@/knowledge';
 import { arrivalSigns, endings } from '@/knowledge/counter';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { careLines } from '@/knowledge/bench';
-import { planItems } from '@/knowledge/plans';
+import { planItem } from '@/knowledge/plans';
 import type { JobFacts } from '../jobView/dto';
 import { jobFacts } from '../jobView/jobFacts';
 import type { CareSheetView } from './dto';
@@ -75,12 +76,15 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
     advice: job.advice,
     care: careLines
       .filter(
-        (l) => l.kinds.includes(job.machine.kind) && (!l.afterFaults || l.afterFaults.some((f) => faults.includes(f))),
+        (l) =>
+          l.kinds.includes(job.machine.kind) &&
+          !(l.flooded && job.machine.sealedBattery === true) &&
+          (!l.afterFaults || l.afterFaults.some((f) => faults.includes(f))),
       )
       .map((l) => inWordsOf(kindById(job.machine.kind).supply, l.text)),
     due: (machine ? plans : [])
-      .slice(0, 6)
-      .map((p) => ({ label: planItems.find((i) => i.id === p.item)?.label ?? p.item, dueOn: p.due_on })),
+      .flatMap((p) => (p.due_on === null ? [] : [{ label: planItem(p.item)?.label ?? p.item, dueOn: p.due_on }]))
+      .slice(0, 6),
     customerGuess: guessOf(job, faults, label),
   };
 }

@@ -1,7 +1,7 @@
 import { GROUP_TITLES, OFFER_TITLES, type Offer, type PricedLine } from '@/core/agree/offers';
 import { billOf, type BillLine } from '@/core/money/bill';
 import { moneyText } from '@/core/money/currency';
-import { addDays } from '@/core/service/planDue';
+import { addDays } from '@/core/service/days';
 import type { DocumentKind } from '@/data/documents';
 import type { JobState } from '@/data/jobState';
 import { knowledge, holdsBackPower } from '@/knowledge';

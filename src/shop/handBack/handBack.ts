@@ -1,20 +1,20 @@
-import { addDays, intervalDays, type MachineUse } from '@/core/service/planDue';
-import { customerById } from '@/data/customers';
 import { keepForecasts } from '@/data/forecasts';
 import { insertConfirmedFaults, settleOpenFaults } from '@/data/jobs';
-import { dropPlan, putPlan, refreshNextDue, refreshSearch, updateMachine } from '@/data/machines';
+import { refreshSearch, updateMachine } from '@/data/machines';
+import { countForPlan, lookAgain, putPlansDone } from '@/data/plans';
 import { practiceOf } from '@/data/practice';
 import { tallyJob } from '@/data/tallies';
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
 import { endings } from '@/knowledge/counter';
-import { planItems, type PlanItem } from '@/knowledge/plans';
+import { planItemsOn, type PlanItem } from '@/knowledge/plans';
 import { everyone } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import type { JobFacts } from '../jobView/dto';
 import { partsOfJob, type WrittenFacts } from '../jobView/jobFacts';
 import { repairedIn } from '../jobView/repairsOf';
 import { foretold } from '../odds/odds';
+import { refreshPlans } from '../plans/refreshPlans';
 import { standsInTheWay } from '../moveStage/moveStage';
 import { refuseIf, type FieldProblem } from '../problem';
 import { dayInZone } from '../settings/day';
@@ -70,7 +70,6 @@ export const handBack = jobDeed({
     if (ending.id === 'scrapped')
       await updateMachine(db, machineId, { scrapped_on: dayInZone(new Date(), state.shop.zone) });
     await resetPlans(scene, { ...facts, repaired, parts: await partsOfJob(db, state) });
-    await refreshNextDue(db, machineId);
     if (practice) tell('note', `Practice: hidden were ${practice.faults.map(labelOf).join(', ')}. Not counted.`);
     const found = [...faults.map(labelOf), ...(words ? [words] : [])].join(', ');
     const sentences = [
@@ -125,7 +124,7 @@ function faultProblems(kind: Kind, faults: string[]): FieldProblem[] {
 export function isDoneBy(item: PlanItem, job: WrittenFacts & Pick<JobFacts, 'parts'>): boolean {
   const station = item.stations[job.machine.kind];
   return (
-    job.service.some((s) => s.item === item.id && s.done) ||
+    job.service.some((s) => s.item === item.id && s.said === 'done') ||
     job.fitted.some(
       (f) => f.station === station && job.parts.some((p) => p.code === f.code && item.parts.includes(p.group)),
     ) ||
@@ -135,30 +134,23 @@ export function isDoneBy(item: PlanItem, job: WrittenFacts & Pick<JobFacts, 'par
   );
 }
 
+/** What was done counts from today, what was found worn or left is looked at again; the rest stays as it was known. */
 async function resetPlans(
   { db, machineId, state, kind }: DeedScene,
   job: WrittenFacts & Pick<JobFacts, 'parts'>,
 ): Promise<void> {
-  const { machine } = state;
-  const customer = (await customerById(db, job.customer.id))!;
-  const use: MachineUse = {
-    pets: machine.pets,
-    hoursPerWeek: machine.hours_per_week,
-    trade: customer.kind === 'business',
-  };
   const today = dayInZone(new Date(), state.shop.zone);
-  for (const item of planItems) {
-    const station = item.stations[kind.id];
-    if (!station || job.machine.droppedStations.includes(station)) continue;
-    const days = intervalDays(item, use);
-    const done = isDoneBy(item, job);
-    if (days === null) {
-      // Due by measured wear: what is new has not been measured yet.
-      if (done) await dropPlan(db, machineId, item.id);
-      continue;
-    }
-    // What nobody did stays as it was known, or not known: it never counts from today.
-    if (!done) continue;
-    await putPlan(db, { machine_id: machineId, item: item.id, last_done_on: today, due_on: addDays(today, days) });
-  }
+  const items = planItemsOn(kind.id, job.machine.droppedStations);
+  const done = items.filter((item) => isDoneBy(item, job));
+  await putPlansDone(
+    db,
+    machineId,
+    done.map((i) => i.id),
+    today,
+  );
+  for (const item of items)
+    if (!done.includes(item) && done.some((d) => d.id === item.counts)) await countForPlan(db, machineId, item.id, today);
+  for (const line of job.service)
+    if (line.said !== null && line.lookAgainOn !== null) await lookAgain(db, machineId, line.item, line.lookAgainOn);
+  await refreshPlans(db, [machineId]);
 }

@@ -1,4 +1,5 @@
 import type { BenchState } from '@/core/diagnosis/finderCase';
+import type { DueBy } from '@/core/service/planDue';
 import type { Change } from '@/core/strip/changed';
 import type { StripStep } from '@/core/strip/procedure';
 import type { Cup, Loss } from '@/core/strip/tray';
@@ -59,6 +60,8 @@ export interface JobFacts extends BenchState {
     madeYear: number | null;
     mainsV: number;
     droppedStations: string[];
+    /** Its batteries are closed; null when nobody said. */
+    sealedBattery: boolean | null;
     nextDueOn: string | null;
     note: string;
     addedStations: { line: string; after: string; id: string; label: string }[];
@@ -100,8 +103,12 @@ export interface JobFacts extends BenchState {
   openFaults: { fault: string; job: number; at: string }[];
   /** Complaints that the bench did not find. */
   struck: { complaint: string; why: string; by: string | null }[];
-  /** What the service of this visit has on its list. */
+  /** What the service of this visit has on its list, and what falls due later. */
   service: ServiceLine[];
+  /** Only of a visit without a complaint. */
+  visitOrder: VisitOrder | null;
+  /** On how many days of how many the operator did what is theirs, as they say. */
+  care: { item: string; doneDays: number; ofDays: number }[];
   /** The way in: what is behind, what is ahead, and where the loose pieces lie. */
   strip: StripView;
   /** The way back, in its order. */
@@ -169,8 +176,30 @@ export interface ServiceLine {
   state: 'past' | 'unknown' | 'soon' | 'later';
   lastDoneOn: string | null;
   dueOn: string | null;
-  /** Done at this visit. */
-  done: boolean;
+  /** Between these, as far as is known; the later one null when it may never come. */
+  early: string | null;
+  late: string | null;
+  by: DueBy;
+  /** Its people do it themselves between visits; here it is done with the rest. */
+  byItsPeople: boolean;
+  /** What was said of it at this visit; null while nothing was. */
+  said: 'done' | 'worn' | 'left' | null;
+  words: string;
+  lookAgainOn: string | null;
+  minutes: number | null;
+  /** What was read there at this visit. */
+  readings: { place: string; value: number }[];
+}
+
+/** The visit in the order in which the machine is turned least: steps that open it, and what is done there. */
+export interface VisitOrder {
+  lines: ({ sort: 'step'; step: StepView } | { sort: 'item'; item: string })[];
+  turnings: number;
+  toolChanges: number;
+  /** Of all that is ahead, on the way in and in the items. */
+  minutes: number;
+  /** No order turns the machine less often; otherwise only that none was found. */
+  exact: boolean;
 }
 
 export interface FindingView {

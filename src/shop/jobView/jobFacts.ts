@@ -50,7 +50,8 @@ export function factsOf(state: JobState): WrittenFacts {
   const today = dayInZone(new Date(now), shop.zone);
   const repaired = repairedIn(kind, state, new Set([...bench.proved, ...state.openFaults.map((f) => f.fault)]));
   const bridged = bridgedOn(kind, state);
-  const strip = stripOf(kind, state, { proved: bench.proved, repaired, open: bench.open });
+  const service = serviceList(kind, state, today);
+  const strip = stripOf(kind, state, { proved: bench.proved, repaired, open: bench.open }, service);
   return {
     id: job.id,
     version: job.version,
@@ -96,6 +97,7 @@ export function factsOf(state: JobState): WrittenFacts {
       madeYear: machine.made_year,
       mainsV: model.mains_v,
       droppedStations: model.dropped_stations,
+      sealedBattery: model.sealed_battery,
       nextDueOn: machine.next_due_on,
       note: machine.note,
       addedStations: model.added_stations,
@@ -129,7 +131,8 @@ export function factsOf(state: JobState): WrittenFacts {
     leftOpen: bench.proved.filter((id) => !repaired.includes(id)),
     openFaults: state.openFaults.filter((f) => !repaired.includes(f.fault)).map((f) => ({ ...f, at: instant(f.at) })),
     struck: state.struck,
-    service: serviceList(kind, state, today),
+    service,
+    care: state.care.map((c) => ({ item: c.item, doneDays: c.done_days, ofDays: c.of_days })),
     ...strip,
     waits: state.waits.map((w) => ({
       id: w.id,

@@ -1,6 +1,7 @@
 import { repairedFault } from '@/core/diagnosis/doing';
 import { proposedStep } from '@/core/diagnosis/finderCase';
 import { knowledge } from '@/knowledge';
+import { planItem } from '@/knowledge/plans';
 import type { AssessmentView } from '../finding/dto';
 import type { WrittenFacts } from './jobFacts';
 
@@ -45,8 +46,14 @@ const aboutMinutes = (minutes: number) => Math.max(0.5, Math.round(2 * minutes) 
 
 /** Nothing is complained of: what is due is done. */
 function onVisit(job: WrittenFacts): NextAction {
-  const line = job.service.find((s) => !s.done);
-  return line ? { text: `Service: ${line.label}`, minutes: 5 } : { text: 'Go to Fit', minutes: 1 };
+  const ahead = job.visitOrder?.lines[0];
+  if (ahead?.sort === 'step') return { text: `Service: ${ahead.step.label}`, minutes: aboutMinutes(ahead.step.minutes) };
+  const line = ahead
+    ? job.service.find((s) => s.item === ahead.item)
+    : job.service.find((s) => s.said === null && s.state !== 'later');
+  return line
+    ? { text: `Service: ${line.label}`, minutes: aboutMinutes(planItem(line.item)!.minutes) }
+    : { text: 'Go to Fit', minutes: 1 };
 }
 
 /** Until the owner answers there is only asking; then the work goes on, or the machine goes home. */

@@ -1,57 +1,75 @@
-import { intervalDays } from '@/core/service/planDue';
 import type { Kind } from '@/core/diagnosis/knowledge';
-
-import { planItems } from '@/knowledge/plans';
+import { addDays } from '@/core/service/days';
+import { isPlanned, type MachineUse } from '@/core/service/planDue';
+import type { JobState } from '@/data/jobState';
+import type { PlanRow } from '@/data/plans';
+import { ordinaryHoursPerWeek } from '@/knowledge/ordinaryUse';
+import { planItemsOn } from '@/knowledge/plans';
 import type { ServiceLine } from './dto';
 
 /** Due within so many days counts as due now: the machine is here. Common practice, no source. */
 const SOON_DAYS = 30;
-const DAY_MS = 86_400_000;
 
 /** What the list is made from: a job's state, or a machine's card. */
 export interface Serviced {
-  plans: { item: string; last_done_on: string | null; due_on: string }[];
-  model: { dropped_stations: string[] };
+  plans: PlanRow[];
+  model: { dropped_stations: string[]; sealed_battery: boolean | null };
   machine: { pets: boolean; hours_per_week: number };
   customer: { kind: string };
-  /** Items done at this visit. */
-  served: string[];
+  shop: { frostMonth: number | null };
+  /** What was said at this visit. */
+  service: JobState['service'];
+  serviceReadings: JobState['serviceReadings'];
 }
 
 /**
- * What a visit of this machine has on its list: past due first, then what nobody knows, then what falls due soon. What falls
- * due later is not on it.
+ * What a visit of this machine has on its list: past due first, then what nobody knows, then what falls due soon, then the
+ * rest. What may fall due within a month by its interval is soon.
  * @param today in the shop's zone, ISO 8601
  */
-export function serviceList(
-  kind: Kind,
-  { plans, model, machine, customer, served }: Serviced,
-  today: string,
-): ServiceLine[] {
+export function serviceList(kind: Kind, of: Serviced, today: string): ServiceLine[] {
+  const { plans, model, machine, customer, shop, service, serviceReadings } = of;
   const known = new Map(plans.map((p) => [p.item, p]));
-  const soon = new Date(Date.parse(today) + SOON_DAYS * DAY_MS).toISOString().slice(0, 10);
-  const lines = planItems.flatMap((item): ServiceLine[] => {
-    const station = item.stations[kind.id];
-    if (!station || model.dropped_stations.includes(station)) return [];
+  const soon = addDays(today, SOON_DAYS);
+  const use: MachineUse = {
+    pets: machine.pets,
+    hoursPerWeek: Number(machine.hours_per_week),
+    ordinaryHoursPerWeek: ordinaryHoursPerWeek(kind.id),
+    trade: customer.kind === 'business',
+    sealedBattery: model.sealed_battery,
+  };
+  const lines = planItemsOn(kind.id, model.dropped_stations).flatMap((item): ServiceLine[] => {
     const plan = known.get(item.id);
-    const done = served.includes(item.id);
-    const use = { pets: machine.pets, hoursPerWeek: machine.hours_per_week, trade: customer.kind === 'business' };
-    // By measured wear, or not for this use: nothing is due that was never planned.
-    if (!plan && !done && intervalDays(item, use) === null) return [];
-    const state = !plan ? 'unknown' : plan.due_on < today ? 'past' : plan.due_on <= soon ? 'soon' : 'later';
-    if (state === 'later' && !done) return [];
+    const said = service.find((s) => s.item === item.id);
+    const due = plan?.due_on ?? null;
+    const readings = serviceReadings.filter((r) => r.item === item.id);
+    // By measured wear, or not for this use: nothing is due that was never planned. What is read is always offered.
+    if (due === null && !said && !item.reading && !isPlanned(item, use, shop.frostMonth)) return [];
     return [
       {
         item: item.id,
         label: item.label,
-        station,
-        state,
+        station: item.stations[kind.id]!,
+        state: due === null ? (isPlanned(item, use, shop.frostMonth) ? 'unknown' : 'later') : stateOf(due, plan!.due_early),
         lastDoneOn: plan?.last_done_on ?? null,
-        dueOn: plan?.due_on ?? null,
-        done,
+        dueOn: due,
+        early: plan?.due_early ?? null,
+        late: plan?.due_late ?? null,
+        by: plan?.due_by ?? 'days',
+        byItsPeople: item.byItsPeople === true,
+        said: said?.state ?? null,
+        words: said?.words ?? '',
+        lookAgainOn: said ? said.look_again_on : (plan?.look_again_on ?? null),
+        minutes: said?.minutes ?? null,
+        readings: readings.map(({ place, value }) => ({ place, value })),
       },
     ];
   });
   const order = ['past', 'unknown', 'soon', 'later'];
   return lines.sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
+
+  function stateOf(due: string, early: string | null): ServiceLine['state'] {
+    if (due < today) return 'past';
+    return (early ?? due) <= soon ? 'soon' : 'later';
+  }
 }

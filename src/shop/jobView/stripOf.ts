@@ -9,8 +9,9 @@ import { closingOf, wayBack } from '@/core/strip/wayBack';
 import type { JobState } from '@/data/jobState';
 import { knowledge } from '@/knowledge';
 import { repairWorkOf } from '@/knowledge/repairWork';
-import type { JobFacts } from './dto';
+import type { JobFacts, ServiceLine } from './dto';
 import { changesOf, procedureOf } from './procedureOf';
+import { visitOrder } from './visitOrder';
 import { stepView } from '@/knowledge/stepView';
 
 const accessOf = new Map([
@@ -27,7 +28,12 @@ interface Found {
 }
 
 /** The way in and the way back of one job, as they stand. */
-export function stripOf(kind: Kind, state: JobState, found: Found): Pick<JobFacts, 'strip' | 'rebuild'> {
+export function stripOf(
+  kind: Kind,
+  state: JobState,
+  found: Found,
+  service: readonly ServiceLine[],
+): Pick<JobFacts, 'strip' | 'rebuild' | 'visitOrder'> {
   const procedure = procedureOf(kind, state);
   const dropped = new Set(state.model.dropped_stations);
   const absent = new Set(state.stripped.filter((s) => s.state === 'not-here').map((s) => s.step));
@@ -63,6 +69,7 @@ export function stripOf(kind: Kind, state: JobState, found: Found): Pick<JobFact
       losses: state.losses,
       changes: changesOf(state),
     },
+    visitOrder: state.job.visit === 'service' ? visitOrder(kind, procedure, service, opened, absent) : null,
     rebuild: wayBack(
       procedure,
       opened,

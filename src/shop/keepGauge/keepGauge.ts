@@ -1,8 +1,9 @@
 import { insertGaugeResult, takeBackGaugeResult } from '@/data/gauges';
-import { putMeasuredDue, refreshNextDue } from '@/data/machines';
-import { planItems } from '@/knowledge/plans';
+import { putMeasuredDue } from '@/data/plans';
+import { planItem } from '@/knowledge/plans';
 import { bench } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
+import { refreshPlans } from '../plans/refreshPlans';
 import { refuseIf } from '../problem';
 import { answerChecks } from '../recordFindings/recordFindings';
 import { proveItem } from '../recordProof/recordProof';
@@ -49,10 +50,10 @@ export const keepGauge = jobDeed({
 });
 
 async function setPlan({ db, machineId, kind, tell }: DeedScene, plan: { item: string; dueOn: string }) {
-  const item = planItems.find((p) => p.id === plan.item);
+  const item = planItem(plan.item);
   if (!item?.stations[kind.id]) return refuseIf([{ field: 'use', message: 'This kind of machine has no such plan.' }]);
-  await putMeasuredDue(db, { machine_id: machineId, item: item.id, due_on: plan.dueOn });
-  await refreshNextDue(db, machineId);
+  await putMeasuredDue(db, machineId, item.id, plan.dueOn);
+  await refreshPlans(db, [machineId]);
   tell('note', `${item.label}: due ${plan.dueOn}, by measured wear.`);
 }
 

@@ -4,6 +4,7 @@ import { insertTimeline, jobById, nextRingMs, ringWaits } from '@/data/jobs';
 import { deleteStale } from '@/data/deeds';
 import { deleteOldLinkTries } from '@/data/links';
 import { deleteLoosePhotographs } from '@/data/photographs';
+import { refreshStale } from '../plans/refreshPlans';
 import { waitKinds } from '@/knowledge/counter';
 
 const LONGEST_SLEEP_MS = 2000;
@@ -41,7 +42,8 @@ export function keepClocks(onTrouble: (error: unknown) => void): () => void {
     try {
       await ringClocks();
       if (round++ % TIDY_EVERY === 0) await tidy();
-      sleep = Math.max(20, Math.min(LONGEST_SLEEP_MS, (await nextRingMs(database())) ?? LONGEST_SLEEP_MS));
+      const stale = await refreshStale();
+      sleep = stale > 0 ? 0 : Math.max(20, Math.min(LONGEST_SLEEP_MS, (await nextRingMs(database())) ?? LONGEST_SLEEP_MS));
     } catch (error) {
       onTrouble(error);
     }

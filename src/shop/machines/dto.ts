@@ -1,4 +1,5 @@
 import type { Ending, Visit } from '../jobView/dto';
+import type { PlanView, RunningView } from '../plans/dto';
 import type { PhotographView } from '../pictures/dto';
 
 /** Columns by which machines are sorted. */
@@ -66,14 +67,14 @@ export interface MachineCardView {
   customer: { id: number; name: string; kind: string; phone: string; address: string; standing: string };
   sites: { id: number; label: string }[];
   /** By their day; what nobody knows when it was done last stands at the end, with no day. */
-  plans: {
-    item: string;
-    label: string;
-    station: string | null;
-    lastDoneOn: string | null;
-    dueOn: string | null;
-    overdue: boolean;
-  }[];
+  plans: PlanView[];
+  /** How it runs, by its meter or by what the owner says. */
+  running: RunningView;
+  /** What was read at its services, oldest first. */
+  serviceReadings: { item: string; reading: string; place: string; value: number; at: string }[];
+  sealedBattery: boolean | null;
+  currency: string;
+  locale: string;
   /** Found and not mended. */
   openFaults: { fault: string; job: number; at: string }[];
   scrappedOn: string | null;

@@ -12,8 +12,8 @@ import {
   models,
   partAges,
   openFaultsOf,
-  plansOf,
   readingsOf,
+  serviceReadingsOf,
   searchMachines,
   tagNow,
   timelineOf,
@@ -23,10 +23,11 @@ import {
 } from '@/data/machines';
 import { openJobOf } from '@/data/jobs';
 import { photographsOfMachine } from '@/data/photographs';
+import { planInputs } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
 import { kindById } from '@/knowledge';
-import { planItems } from '@/knowledge/plans';
-import { serviceList } from '../jobView/serviceList';
+import { planViews, runningView } from '../plans/planViews';
+import { waitingOf, weekMinorOf } from '../plans/waiting';
 import type { ListQuery, Page } from '../lists/dto';
 import { pageOf } from '../lists/pageOf';
 import { photographView } from '../pictures/photographView';
@@ -118,7 +119,7 @@ export async function machineCardOf(db: Db, tag: string): Promise<MachineCardVie
     row,
     model,
     customer,
-    plans,
+    [inputs],
     ages,
     timeline,
     jobs,
@@ -129,12 +130,13 @@ export async function machineCardOf(db: Db, tag: string): Promise<MachineCardVie
     photographs,
     alike,
     open,
+    served,
     kept,
   ] = await together(db, [
     () => machineListRow(db, machine.id),
     () => modelById(db, machine.model_id),
     () => customerById(db, machine.customer_id),
-    () => plansOf(db, machine.id),
+    () => planInputs(db, [machine.id]),
     () => partAges(db, machine.id),
     () => timelineOf(db, machine.id, TIMELINE_PAGE),
     () => jobsOf(db, machine.id),
@@ -145,9 +147,11 @@ export async function machineCardOf(db: Db, tag: string): Promise<MachineCardVie
     () => photographsOfMachine(db, machine.id, 24),
     () => alikeMachines(db, machine),
     () => openFaultsOf(db, machine.id),
+    () => serviceReadingsOf(db, machine.id),
     async () => (machine.merged_into === null ? undefined : machineById(db, machine.merged_into)),
   ]);
   const today = dayInZone(new Date(), shop.zone);
+  const waiting = await waitingOf(db, [model!.kind], shop);
   return {
     id: machine.id,
     version: machine.version,
@@ -182,22 +186,14 @@ export async function machineCardOf(db: Db, tag: string): Promise<MachineCardVie
       standing: customer!.standing,
     },
     sites: sites.map((s) => ({ id: s.id, label: s.label })),
-    plans: [
-      ...plans.map((p) => {
-        const item = planItems.find((i) => i.id === p.item);
-        return {
-          item: p.item,
-          label: item?.label ?? p.item,
-          station: item?.stations[model!.kind] ?? null,
-          lastDoneOn: p.last_done_on,
-          dueOn: p.due_on,
-          overdue: p.due_on < today,
-        };
-      }),
-      ...serviceList(kindById(model!.kind), { plans, model: model!, machine, customer: customer!, served: [] }, today)
-        .filter((line) => line.state === 'unknown')
-        .map(({ item, label, station }) => ({ item, label, station, lastDoneOn: null, dueOn: null, overdue: false })),
-    ],
+    plans: planViews(inputs!, today, (item, lastDoneOn) =>
+      weekMinorOf({ item, kind: model!.kind, lastDoneOn, hoursPerWeek: Number(machine.hours_per_week) }, today, waiting),
+    ),
+    running: runningView(inputs!),
+    serviceReadings: served.map(({ at, ...r }) => ({ ...r, at: at.toISOString() })).reverse(),
+    sealedBattery: model!.sealed_battery,
+    currency: shop.currency,
+    locale: shop.locale,
     openFaults: open.map((f) => ({ fault: f.fault, job: f.job_id, at: f.at.toISOString() })),
     scrappedOn: machine.scrapped_on,
     partAgeDays: Object.fromEntries(ages.map((a) => [a.station, Math.floor((Date.now() - a.at.getTime()) / DAY)])),

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsOptional, IsString, Length, Matches, Max, Min } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Matches, Max, Min } from 'class-validator';
 import { DeedDto } from '../deed/dto';
 import { Nested } from '../nested';
 
@@ -28,6 +28,24 @@ export class MergeModelsDto extends DeedDto {
 
   @IsInt({ message: 'Choose the other model.' })
   other!: number;
+}
+
+/** The maker's interval of one item, by the plate or the papers. */
+export class PlateDto {
+  @IsString()
+  item!: string;
+
+  @IsOptional()
+  @IsInt({ message: 'Whole days.' })
+  @Min(1, { message: 'At least a day.' })
+  @Max(7300, { message: 'At most twenty years.' })
+  days?: number | null;
+
+  @IsOptional()
+  @IsInt({ message: 'Whole hours.' })
+  @Min(1, { message: 'At least an hour.' })
+  @Max(50_000, { message: 'At most 50,000 hours.' })
+  hours?: number | null;
 }
 
 /** A model of the shop's own list, new or as it should be. */
@@ -89,6 +107,18 @@ export class PutModelDto extends DeedDto {
   @IsString()
   @Length(0, 2000, { message: 'At most 2000 characters.' })
   note!: string;
+
+  /** What its plate or its papers say of its service; as it was, when absent. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(60)
+  @Nested(() => PlateDto, { each: true })
+  plates?: PlateDto[];
+
+  /** Its batteries are closed; null when nobody knows, as it was when absent. */
+  @IsOptional()
+  @IsBoolean()
+  sealedBattery?: boolean | null;
 }
 
 export interface ModelView {
@@ -105,5 +135,7 @@ export interface ModelView {
   droppedStations: string[];
   addedStations: { line: string; after: string; id: string; label: string }[];
   note: string;
+  plates: { item: string; days: number | null; hours: number | null }[];
+  sealedBattery: boolean | null;
   machines: number;
 }

@@ -1,6 +1,8 @@
 import { database, type Db } from '@/data/database';
-import { lockModel, mergeModelRows, models, putModel as store, type ModelRow } from '@/data/machines';
+import { markStale } from '@/data/plans';
+import { lockModel, mergeModelRows, modelById, models, putModel as store, type ModelRow } from '@/data/machines';
 import { knowledge } from '@/knowledge';
+import { planItemsOn } from '@/knowledge/plans';
 import { bench } from '../access/roles';
 import { deedOn, once, onVersion, shopDeed } from '../deed/deed';
 import { refuseIf, type FieldProblem } from '../problem';
@@ -25,6 +27,8 @@ function view(m: ModelRow & { machines?: number }): ModelView {
     droppedStations: m.dropped_stations,
     addedStations: m.added_stations,
     note: m.note,
+    plates: Object.entries(m.plates).map(([item, p]) => ({ item, days: p.days ?? null, hours: p.hours ?? null })),
+    sealedBattery: m.sealed_battery,
     machines: Number(m.machines ?? 0),
   };
 }
@@ -83,6 +87,7 @@ export const mergeModels = deedOn(
               : [],
         );
         await mergeModelRows(db, dto.other, id);
+        await markStale(db, { model: id });
       },
     ),
 );
@@ -102,8 +107,19 @@ async function keep(db: Db, id: number | null, dto: PutModelDto): Promise<number
         problems.push({ field: `addedStations[${i}].line`, message: 'This kind has no such line.' });
       known.add(s.id);
     });
+    const items = planItemsOn(kind.id).map((i) => i.id);
+    dto.plates?.forEach((p, i) => {
+      if (!items.includes(p.item)) problems.push({ field: `plates[${i}].item`, message: 'This kind has no such service.' });
+      if (!p.days && !p.hours) problems.push({ field: `plates[${i}].days`, message: 'Days, hours or both.' });
+    });
   }
   refuseIf(problems);
+  const before = id === null ? undefined : await modelById(db, id);
+  const plates = dto.plates
+    ? Object.fromEntries(
+        dto.plates.map((p) => [p.item, { ...(p.days ? { days: p.days } : {}), ...(p.hours ? { hours: p.hours } : {}) }]),
+      )
+    : (before?.plates ?? {});
   const stored = await store(db, id, {
     maker: dto.maker.trim(),
     name: dto.name.trim(),
@@ -121,7 +137,10 @@ async function keep(db: Db, id: number | null, dto: PutModelDto): Promise<number
       label,
     })),
     note: dto.note.trim(),
+    plates,
+    sealed_battery: dto.sealedBattery === undefined ? (before?.sealed_battery ?? null) : dto.sealedBattery,
   });
   refuseIf(stored === null ? [{ field: 'name', message: 'This maker has a model of this name already.' }] : []);
+  if (id !== null) await markStale(db, { model: id });
   return stored!;
 }

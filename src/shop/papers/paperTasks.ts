@@ -4,7 +4,9 @@ import { ProblemError, type FieldProblem } from '../problem';
 import { bookPaper, type BookOrder } from './bookPaper';
 import { bundleWithin } from './bundleWithin';
 import { documentPaper } from './documentPaper';
+import { lettersPaper } from './lettersPaper';
 import { inPackets } from './packets';
+import { reportPaper } from './reportPaper';
 import { readCards } from './readCards';
 import { readCsv } from './readCsv';
 
@@ -22,6 +24,8 @@ export const paperTasks = {
   readCards: async (given: Parameters<typeof readCards>[0]) => inPackets(readCards(given)),
   bundleWithin,
   documentPaper,
+  reportPaper,
+  lettersPaper,
   reckonGauge: async (given: { id: string; raw: Parameters<typeof reckon>[1]; room: Parameters<typeof reckon>[2] }) =>
     reckon(gaugeById(given.id)!, given.raw, given.room) as Reckoned,
 };

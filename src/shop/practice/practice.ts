@@ -53,7 +53,7 @@ export const endPractice = jobDeed({
   summary: 'Make a practice job a real one again: its findings are taken back',
   dto: JobDeedDto,
   async work({ db, jobId, person, facts, state, tell, change }) {
-    const done = state.fitted.length + state.repairs.length + state.proofs.length + state.served.length;
+    const done = state.fitted.length + state.repairs.length + state.proofs.length + state.service.length;
     refuseIf([
       ...(facts.practice ? [] : [{ field: 'job', message: 'It is no practice job.' }]),
       ...(done > 0

@@ -1,5 +1,5 @@
 import ICAL from 'ical.js';
-import { addDays } from '@/core/service/planDue';
+import { addDays } from '@/core/service/days';
 import { customerById } from '@/data/customers';
 import { database } from '@/data/database';
 import { dueForCalendar, feedByToken, putFeed, type DueItem } from '@/data/rounds';

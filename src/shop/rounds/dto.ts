@@ -1,4 +1,5 @@
 import { IsIn, IsInt, IsOptional, IsString, Length, Matches, Min } from 'class-validator';
+import type { DueBy } from '@/core/service/planDue';
 import { DeedDto } from '../deed/dto';
 import { JobDeedDto } from '../jobDeed/dto';
 
@@ -36,9 +37,13 @@ export interface DueLine {
   item: string;
   label: string;
   dueOn: string;
+  /** Between these, as far as is known; the later one null when it may never come. */
+  early: string | null;
+  late: string | null;
+  by: DueBy;
   lastDoneOn: string | null;
   /** Days past due; below nought for days to come. */
-  late: number;
+  pastDays: number;
   /** What another week costs on the average, smallest units; null where nobody knows its life. */
   weekMinor: number | null;
   openJob: number | null;

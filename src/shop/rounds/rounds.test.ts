@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import ICAL from 'ical.js';
 import nodeIcal from 'node-ical';
-import { addDays } from '@/core/service/planDue';
+import { addDays } from '@/core/service/days';
 import { refusal, openJob, testShop } from '../scene.fixture';
 import { calendarOf, renewFeed, writeCalendar } from './calendar';
 import { rounds } from './rounds';

@@ -1,21 +1,101 @@
-import { putServiceDone } from '@/data/jobs';
-import { planItems } from '@/knowledge/plans';
+import { putServiceLine, putServiceReadings } from '@/data/jobs';
+import { placesOf, planItem, lookOf, type PlanItem } from '@/knowledge/plans';
 import { bench } from '../access/roles';
-import { jobDeed } from '../jobDeed/jobDeed';
-import { refuseIf } from '../problem';
+import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
+import { refuseIf, type FieldProblem } from '../problem';
+import { answerChecks } from '../recordFindings/recordFindings';
+import { dayInZone } from '../settings/day';
 import { ServeItemDto } from './dto';
 
-/** Says that an item of the service was done at this visit, or takes that back. */
+/** Longer between two lines was not spent on one. */
+const MOST_MINUTES = 45;
+const MINUTE_MS = 60_000;
+
+const SAYS = { done: '', worn: ': found worn', left: ': left' } as const;
+
+/**
+ * Says what became of an item of the service at this visit: done, found worn, or left with the reason; with what was read, what was
+ * found, and by when it is to be looked at again. What was found is an answer to the finder’s own check, and opens Find.
+ * Empty takes back what was said, not what was found.
+ */
 export const serveItem = jobDeed({
   name: 'serve-item',
   roles: bench,
-  summary: 'Tick an item of the service as done',
+  summary: 'Say what became of an item of the service',
   dto: ServeItemDto,
-  async work({ db, jobId, kind, person, tell }, dto) {
-    const item = planItems.find((i) => i.id === dto.item && kind.id in i.stations);
-    if (!item)
+  async work(scene, dto) {
+    const { db, jobId, machineId, kind, person, state, tell } = scene;
+    const item = planItem(dto.item);
+    if (!item || !(kind.id in item.stations))
       return refuseIf([{ field: 'item', message: `There is no service ${dto.item} for this kind of machine.` }]);
-    await putServiceDone(db, jobId, item.id, person.id, dto.done);
-    tell('serviced', dto.done ? item.label : `${item.label}: not done after all`);
+    const words = dto.words?.trim() ?? '';
+    const today = dayInZone(new Date(), state.shop.zone);
+    refuseIf(problemsOf(item, kind.id, dto, words, today));
+    if (dto.state === '') {
+      await putServiceLine(db, jobId, item.id, null);
+      await putServiceReadings(db, { job_id: jobId, machine_id: machineId, item: item.id, person_id: person.id }, []);
+      tell('serviced', `${item.label}: taken back`);
+      return;
+    }
+    await putServiceLine(db, jobId, item.id, {
+      state: dto.state,
+      words,
+      look_again_on: dto.lookAgainOn ?? null,
+      minutes: dto.minutes ?? minutesSince(scene, item.id),
+      person_id: person.id,
+    });
+    if (dto.readings)
+      await putServiceReadings(
+        db,
+        { job_id: jobId, machine_id: machineId, item: item.id, person_id: person.id },
+        dto.readings.map((r) => ({ reading: item.reading!.id, ...r })),
+      );
+    tell('serviced', sentence(item, dto, words));
+    if (dto.found) await answerChecks(scene, [{ check: lookOf(item, kind.id)!, outcome: dto.found }]);
   },
 });
+
+function problemsOf(item: PlanItem, kind: string, dto: ServeItemDto, words: string, today: string): FieldProblem[] {
+  const problems: FieldProblem[] = [];
+  if (dto.state === 'left' && words.length < 2) problems.push({ field: 'words', message: 'Say why it is left.' });
+  if (dto.state === 'worn' && words.length < 2 && !dto.found)
+    problems.push({ field: 'words', message: 'Say what is worn, or choose what was found.' });
+  if (dto.lookAgainOn !== undefined && dto.lookAgainOn <= today)
+    problems.push({ field: 'lookAgainOn', message: 'A day to come.' });
+  if (dto.found !== undefined && lookOf(item, kind) === undefined)
+    problems.push({ field: 'found', message: 'No check tells of this item: say it in words.' });
+  const { reading } = item;
+  (dto.readings ?? []).forEach(({ place, value }, i) => {
+    const at = `readings[${i}]`;
+    if (!reading) problems.push({ field: at, message: 'Nothing is read at this item.' });
+    else if (!placesOf(reading, kind).includes(place)) problems.push({ field: `${at}.place`, message: 'No such place.' });
+    else if (value < reading.range[0] || value > reading.range[1] || (reading.whole && !Number.isInteger(value)))
+      problems.push({
+        field: `${at}.value`,
+        message: `${reading.whole ? 'A whole number, ' : ''}${reading.range[0]} to ${reading.range[1]} ${reading.unit}`.trim() + '.',
+      });
+  });
+  if (new Set(dto.readings?.map((r) => r.place)).size !== (dto.readings?.length ?? 0))
+    problems.push({ field: 'readings', message: 'One place is read twice.' });
+  return problems;
+}
+
+/** Since the last line of this visit; null for the first, and where too long passed. */
+function minutesSince({ state }: DeedScene, item: string): number | null {
+  const last = state.service.filter((s) => s.item !== item).at(-1);
+  if (!last) return null;
+  const minutes = Math.round((Date.now() - Date.parse(last.at)) / MINUTE_MS);
+  return minutes <= MOST_MINUTES ? minutes : null;
+}
+
+function sentence(item: PlanItem, dto: ServeItemDto, words: string): string {
+  const read = (dto.readings ?? []).map((r) => [r.place, `${r.value} ${item.reading!.unit}`.trim()].filter(Boolean).join(' '));
+  return [
+    `${item.label}${SAYS[dto.state as 'done']}`,
+    read.length > 0 ? `${item.reading!.label.toLowerCase()} ${read.join(', ')}` : '',
+    words,
+    dto.lookAgainOn ? `look again by ${dto.lookAgainOn}` : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
+}

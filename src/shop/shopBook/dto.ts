@@ -46,6 +46,13 @@ export class AmendShopDto extends JobDeedDto {
   @Min(1, { message: '1 to 240 minutes.' })
   @Max(240, { message: '1 to 240 minutes.' })
   lockMinutes?: number | null;
+
+  /** In which month the first frost is looked for; null where there is none, as it was when absent. */
+  @IsOptional()
+  @IsInt({ message: 'A month, 1 to 12.' })
+  @Min(1, { message: 'A month, 1 to 12.' })
+  @Max(12, { message: 'A month, 1 to 12.' })
+  frostMonth?: number | null;
 }
 
 export interface ShopView {
@@ -60,4 +67,5 @@ export interface ShopView {
   comebackMinutes: number;
   labourMinor: number | null;
   lockMinutes: number | null;
+  frostMonth: number | null;
 }

@@ -1,5 +1,6 @@
 import { IANAZone } from 'luxon';
 import { database, type Db } from '@/data/database';
+import { markStale } from '@/data/plans';
 import { lockShop, shopSettings, updateShop } from '@/data/shopSettings';
 import { owner } from '../access/roles';
 import { onVersion, shopDeed } from '../deed/deed';
@@ -24,6 +25,7 @@ async function view(db: Db): Promise<ShopView> {
     comebackMinutes: s.comeback_minutes,
     labourMinor: s.labour_minor,
     lockMinutes: s.lock_minutes,
+    frostMonth: s.frost_month,
   };
 }
 
@@ -33,7 +35,8 @@ export const amendShop = shopDeed(
   (person, dto): Promise<ShopView> =>
     onVersion(person, 'amend-shop', dto, { id: 1, what: 'The shop', lock: lockShop, view }, async (db) => {
       refuseIf(IANAZone.isValidZone(dto.zone) ? [] : [{ field: 'zone', message: 'A time zone, such as Europe/Oslo.' }]);
-      const { name, zone, mainsV, paper, benches, units, comebackMinutes, labourMinor, lockMinutes } = dto;
+      const { name, zone, mainsV, paper, benches, units, comebackMinutes, labourMinor, lockMinutes, frostMonth } = dto;
+      if (frostMonth !== undefined && frostMonth !== (await shopSettings(db)).frost_month) await markStale(db, 'all');
       await updateShop(db, {
         name: name.trim(),
         zone,
@@ -44,6 +47,7 @@ export const amendShop = shopDeed(
         ...(comebackMinutes === undefined ? {} : { comeback_minutes: comebackMinutes }),
         ...(labourMinor === undefined ? {} : { labour_minor: labourMinor }),
         ...(lockMinutes === undefined ? {} : { lock_minutes: lockMinutes }),
+        ...(frostMonth === undefined ? {} : { frost_month: frostMonth }),
       });
     }),
 );

@@ -37,6 +37,7 @@ import { everyone } from '../access/roles';
 import { once, shopDeed } from '../deed/deed';
 import { unknownIds } from '../finding/unknownIds';
 import { foresee } from '../odds/foresee';
+import { refreshPlans } from '../plans/refreshPlans';
 import { ProblemError, refuseIf, type FieldProblem } from '../problem';
 import { dayInZone } from '../settings/day';
 import { TakeInDto, type NewModelDto } from './dto';
@@ -130,6 +131,7 @@ function opened(person: Person, dto: TakeInDto): Promise<{ job: number; tag: str
         hours: dto.meterHours,
         person_id: person.id,
       });
+      await refreshPlans(db, [machineId]);
       await tell('reading', `Hour meter ${dto.meterHours} h`);
     }
     const photographs = [...new Set(dto.photographs ?? [])];
@@ -256,6 +258,8 @@ async function modelOfPlate(db: Db, plate: NewModelDto): Promise<{ model: ModelR
     dropped_stations: [],
     added_stations: [],
     note: 'Typed at the counter: look it over.',
+    plates: {},
+    sealed_battery: null,
   });
   return { model: (await modelById(db, id!))! };
 }

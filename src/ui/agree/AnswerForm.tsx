@@ -9,7 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { OFFER_TITLES, type OfferId } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
-import { addDays } from '@/core/service/planDue';
+import { addDays } from '@/core/service/days';
 import type { JobDesk } from '../job/useJob';
 import { MoneyField } from '../parts/MoneyField';
 import { useKeptText } from '../parts/useKeptText';

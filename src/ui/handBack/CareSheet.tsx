@@ -117,7 +117,7 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
         )}
         <h2>We did, fitted and proved</h2>
         <Typography>
-          {[...sheet.mended, ...sheet.fitted, ...job.service.filter((s) => s.done).map((s) => s.label)].join(', ') ||
+          {[...sheet.mended, ...sheet.fitted, ...job.service.filter((s) => s.said === 'done').map((s) => s.label)].join(', ') ||
             'Nothing was taken apart and nothing fitted.'}
         </Typography>
         <Box component="ul" sx={{ m: 0, pl: 2.5 }}>

@@ -21,6 +21,7 @@ import { HandBackWork } from '../handBack/HandBackWork';
 import { Notice } from '../parts/Notice';
 import { ProveWork } from '../prove/ProveWork';
 import { StripWork } from '../strip/StripWork';
+import { VisitWork } from '../visit/VisitWork';
 import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
 import { faultOf } from '../job/labels';
@@ -30,7 +31,6 @@ import { JobBook } from './JobBook';
 import { JobGauges } from './JobGauges';
 import { JobConflict } from '../job/JobConflict';
 import { MachinePast } from './MachinePast';
-import { ServiceVisit } from './ServiceVisit';
 import { TakenIn } from './TakenIn';
 import { useJob } from '../job/useJob';
 
@@ -186,8 +186,10 @@ export function JobScreen({
       >
         <Box sx={{ minWidth: 0 }}>
           {stage === 'take-in' && <TakenIn job={job} />}
-          {stage === 'find' && job.visit && <ServiceVisit desk={desk} onDone={() => go('fit')} />}
-          {stage === 'find' && (!job.visit || job.complaints.length > 0) && (
+          {stage === 'find' && job.visit && (
+            <VisitWork desk={desk} onDone={() => go(job.proved.length > 0 ? 'agree' : 'fit')} />
+          )}
+          {stage === 'find' && (!job.visit || job.complaints.length > 0 || hasFound(job)) && (
             <FindWork
               desk={desk}
               onLook={setLooked}
@@ -235,6 +237,9 @@ export function JobScreen({
     </Box>
   );
 }
+
+/** A look at a visit found something: then its cause is looked for. */
+const hasFound = (job: JobFacts) => job.proved.length > 0 || job.service.some((l) => l.said === 'worn');
 
 /** What the board shows of a job: odds where a fault may stand behind the complaint, proof, what is open, age of parts. */
 function boardStates(job: JobFacts, odds: AssessmentView | null, looked: string | null): Record<string, StationState> {

@@ -3,11 +3,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
@@ -23,11 +18,18 @@ import { Empty, Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
 import { fonts } from '../theme/palette';
+import { Due } from './Due';
 import { MachineEdits } from './MachineEdits';
+import { ServiceReadings } from './ServiceReadings';
 import { TimeChart, type TimeSeries } from './TimeChart';
 import { Timeline } from './Timeline';
 
 const QUANTITIES: Record<string, string> = { 'roll-speed': 'Roll speed', 'sealed-vacuum': 'Sealed vacuum' };
+const EVENTS = {
+  'turned-back': 'Meter changed or turned back',
+  'ran-ahead': 'Meter changed',
+  misread: 'Meter misread',
+};
 const PAGE = 60;
 
 interface Props {
@@ -105,6 +107,9 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
         >
           {card.openJob ? `Open job ${card.openJob}` : 'Take it in'}
         </Button>
+        <Button component={NextLink} href={`/machines/${card.tag}/operator-sheet`} size="small">
+          Operator’s sheet
+        </Button>
         <MachineEdits card={card} models={models} mayMove={mayMove} mayAudit={mayAudit} />
       </Box>
       {(card.note || card.customer.standing || underWarranty || card.openFaults.length > 0 || card.scrappedOn) && (
@@ -142,7 +147,8 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
         }}
       >
         <Box sx={{ display: 'grid', gap: 2.5, minWidth: 0 }}>
-          <Plans card={card} />
+          <Due card={card} />
+          <ServiceReadings card={card} />
           <Jobs card={card} />
           <Box component="section" aria-label="Readings">
             <Typography component="h2" variant="h2">
@@ -162,7 +168,18 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
               <Typography variant="body2">
                 Last read <Reading strong>{card.meter.at(-1)!.hours} h</Reading> on{' '}
                 <Reading>{dayAt(card.meter.at(-1)!.at, card.zone)}</Reading>
+                {card.running.from === 'meter' && (
+                  <>
+                    ; it runs about <Reading strong>{card.running.hoursPerWeek} h a week</Reading> ({card.running.low} to{' '}
+                    {card.running.high})
+                  </>
+                )}
               </Typography>
+              {card.running.events.map((e) => (
+                <Typography key={e.on} variant="body2" sx={{ color: 'text.secondary' }}>
+                  {EVENTS[e.sort]} on <Reading>{e.on}</Reading>: {e.from} h, then {e.to} h
+                </Typography>
+              ))}
               {card.meter.length > 1 && <TimeChart series={meter} label="Hour meter" />}
             </Box>
           )}
@@ -204,41 +221,6 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
           mayHaveMore={card.timeline.length >= PAGE}
         />
       </Box>
-    </Box>
-  );
-}
-
-function Plans({ card }: { card: MachineCardView }) {
-  return (
-    <Box component="section" aria-label="Plans">
-      <Typography component="h2" variant="h2">
-        Due
-      </Typography>
-      {card.plans.length === 0 ? (
-        <Empty>Nothing of this kind is planned.</Empty>
-      ) : (
-        <Table size="small">
-          <TableHead>
-            <TableRow>
-              <TableCell>What</TableCell>
-              <TableCell>Done last</TableCell>
-              <TableCell>Due</TableCell>
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {card.plans.map((p) => (
-              <TableRow key={p.item}>
-                <TableCell>{p.label}</TableCell>
-                <TableCell>{p.lastDoneOn ? <Reading>{p.lastDoneOn}</Reading> : 'not known'}</TableCell>
-                <TableCell sx={{ color: p.overdue ? 'bench.brass' : undefined }}>
-                  {p.dueOn ? <Reading strong={p.overdue}>{p.dueOn}</Reading> : 'look at it next time'}
-                  {p.overdue && ' past'}
-                </TableCell>
-              </TableRow>
-            ))}
-          </TableBody>
-        </Table>
-      )}
     </Box>
   );
 }

@@ -16,8 +16,11 @@ const line = (more: Partial<DueLine> = {}): DueLine => ({
   item: 'flat-belt',
   label: 'Flat belt',
   dueOn: '2030-01-01',
+  early: '2030-01-01',
+  late: '2030-01-01',
+  by: 'days',
   lastDoneOn: '2029-01-01',
-  late: 12,
+  pastDays: 12,
   weekMinor: 413,
   openJob: null,
   ...more,
@@ -44,7 +47,7 @@ test('each customer with their machines, how late, and what another week costs',
     view([
       group(1, 'Jory Marsk', [
         line(),
-        line({ item: 'roll-hair', label: 'Hair off the roll', late: -3, lastDoneOn: null, weekMinor: null }),
+        line({ item: 'roll-hair', label: 'Hair off the roll', pastDays: -3, lastDoneOn: null, weekMinor: null }),
       ]),
     ]),
   );

@@ -157,7 +157,7 @@ function Group({ group: { customer, lines, weekMinor }, view }: { group: RoundGr
             py: 0.4,
           }}
         >
-          <Reading strong={l.late > 0}>{l.dueOn}</Reading>
+          <Reading strong={l.pastDays > 0}>{l.dueOn}</Reading>
           <Link component={NextLink} href={`/machines/${l.tag}`}>
             <Reading>{l.tag}</Reading>
           </Link>
@@ -168,7 +168,7 @@ function Group({ group: { customer, lines, weekMinor }, view }: { group: RoundGr
           <Typography variant="body2">
             {l.label}
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              {l.late > 0 && `, ${l.late} days past`}
+              {l.pastDays > 0 && `, ${l.pastDays} days past`}
               {l.lastDoneOn === null && ', never known to be done'}
               {l.openJob !== null && ', is here now'}
             </Box>

@@ -54,6 +54,8 @@ const EMPTY_MODEL: ModelView = {
   droppedStations: [],
   addedStations: [],
   note: '',
+  plates: [],
+  sealedBattery: null,
   machines: 0,
 };
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { findMachines, listModels } from '@/shop/machines/machines';
 import { shopToday } from '@/shop/settings/shopToday';
-import { addDays } from '@/core/service/planDue';
+import { addDays } from '@/core/service/days';
 import { TakeInScreen } from '@/ui/takeIn/TakeInScreen';
 
 export const metadata: Metadata = { title: 'Take in' };

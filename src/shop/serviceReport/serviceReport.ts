@@ -1,0 +1,122 @@
+import { byWords, spanWords } from '@/core/service/dueWords';
+import { siteById } from '@/data/customers';
+import { database } from '@/data/database';
+import { machineById, meterReadingsOf } from '@/data/machines';
+import { wholePhotograph } from '@/data/photographs';
+import { plansOf, type PlanRow } from '@/data/plans';
+import { operatorItems } from '@/knowledge/operatorCare';
+import { planItem } from '@/knowledge/plans';
+import { careSheet } from '../careSheet/careSheet';
+import type { JobFacts, ServiceLine } from '../jobView/dto';
+import { inPaperThread } from '../papers/paperThreads';
+import { dayInZone } from '../settings/day';
+import type { ReportSection, ServiceReportView } from './dto';
+
+const MOST_PICTURES = 6;
+const MOST_DUE = 14;
+const SAYS = { done: 'done', worn: 'worn', left: 'left' };
+
+/** The report of a visit: what was done, read, found worn and left and why, and what falls due next. @throws ProblemError 404 */
+export async function serviceReport(jobId: number): Promise<ServiceReportView> {
+  const db = database();
+  const sheet = await careSheet(jobId);
+  const { job } = sheet;
+  const machine = (await machineById(db, job.machine.id))!;
+  const [plans, meter, site] = await Promise.all([
+    plansOf(db, machine.id),
+    meterReadingsOf(db, machine.id),
+    machine.site_id === null ? undefined : siteById(db, machine.site_id),
+  ]);
+  const until = job.closedAt ? new Date(job.closedAt) : new Date();
+  const hours = meter.find((m) => m.at <= until)?.hours;
+  const minutes = job.service.reduce((sum, l) => sum + (l.minutes ?? 0), 0);
+  const part = (title: string, rows: string[][]): ReportSection[] => (rows.length > 0 ? [{ title, rows }] : []);
+  const lines = (texts: string[]) => texts.filter(Boolean).map((t) => [t]);
+  return {
+    shop: sheet.shop,
+    paper: sheet.paper,
+    job: job.id,
+    tag: job.machine.tag,
+    of: [
+      [`${job.machine.maker} ${job.machine.model}`, job.machine.tag, job.machine.serial && `serial ${job.machine.serial}`]
+        .filter(Boolean)
+        .join(', '),
+      [job.customer.name, site?.label].filter(Boolean).join(', '),
+    ],
+    facts: [
+      `${dayInZone(new Date(job.takenInAt), job.zone)}, job ${job.id}`,
+      ...(hours === undefined ? [] : [`hour meter ${hours} h`]),
+      ...(minutes > 0 ? [`${minutes} min on the list`] : []),
+    ],
+    warning: sheet.notToBeUsed.length > 0 ? `Not to be used: ${sheet.notToBeUsed.join(', ').toLowerCase()}.` : '',
+    sections: [
+      ...part(
+        'The list',
+        job.service.filter((l) => l.said !== null).map((l) => [l.label, SAYS[l.said!], details(l)]),
+      ),
+      ...part('Found', lines(sheet.found)),
+      ...part('Found and not mended', lines([...sheet.leftOpen, sheet.ownersWord && `The owner: “${sheet.ownersWord}”`])),
+      ...part('Fitted', lines(sheet.fitted)),
+      ...part(
+        'Proved',
+        sheet.proved.map((p) => [p.label, p.text]),
+      ),
+      ...part(
+        'What the operator did',
+        job.care.map((c) => [
+          operatorItems.find((o) => o.id === c.item)?.label ?? c.item,
+          `on ${c.doneDays} of ${c.ofDays} days`,
+        ]),
+      ),
+      ...part('To watch', lines([sheet.advice])),
+      ...part('Next', nextRows(plans, job)),
+    ],
+    photographs: job.photographs.slice(0, MOST_PICTURES).map((p) => ({ id: p.id, caption: p.caption })),
+  };
+}
+
+function details({ item, readings, words, lookAgainOn }: ServiceLine): string {
+  const reading = planItem(item)?.reading;
+  const read = readings.map((r) => [r.place, r.value, reading?.unit].filter((x) => x !== '').join(' ')).join(', ');
+  return [
+    reading && read && `${reading.label.toLowerCase()}: ${read}`,
+    words,
+    lookAgainOn && `look again by ${lookAgainOn}`,
+  ]
+    .filter(Boolean)
+    .join('; ');
+}
+
+/** While the job is open nothing was reset: what is said to be done here is not due any more. */
+function nextRows(plans: readonly PlanRow[], job: JobFacts): string[][] {
+  const doneHere = new Set(job.closedAt ? [] : job.service.filter((l) => l.said === 'done').map((l) => l.item));
+  return plans
+    .flatMap((p) => {
+      if (p.due_on === null || doneHere.has(p.item)) return [];
+      const by = byWords(p.due_by);
+      return [
+        [
+          spanWords({ on: p.due_on, early: p.due_early, late: p.due_late }),
+          `${planItem(p.item)?.label ?? p.item}${by && `, ${by}`}`,
+          p.by_its_people ? 'by you, between visits' : 'by the shop',
+        ],
+      ];
+    })
+    .slice(0, MOST_DUE);
+}
+
+/** The same as PDF, with its pictures. @throws ProblemError 404; 503 when too many papers are written already */
+export async function serviceReportPdf(jobId: number): Promise<{ name: string; bytes: Uint8Array<ArrayBuffer> }> {
+  const db = database();
+  const view = await serviceReport(jobId);
+  const pictures = await Promise.all(
+    view.photographs.map(async ({ id, caption }) => ({
+      caption,
+      jpegBase64: (await wholePhotograph(db, id)).bytes.toString('base64'),
+    })),
+  );
+  return {
+    name: `service-report-${view.tag}-${view.job}`,
+    bytes: new Uint8Array(await inPaperThread('reportPaper', { view, pictures })),
+  };
+}

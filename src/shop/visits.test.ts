@@ -1,0 +1,418 @@
+import { addDays } from '@/core/service/days';
+import { putOwnInterval } from '@/data/plans';
+import { amendMachine, mergeMachines } from './amendMachine/amendMachine';
+import { handBack } from './handBack/handBack';
+import { machineCard } from './machines/machines';
+import { markRepaired } from './markRepaired/markRepaired';
+import { amendModel, modelList } from './models/models';
+import { noteCare } from './noteCare/noteCare';
+import { readJob } from './odds/readJob';
+import { operatorSheet } from './operatorSheet/operatorSheet';
+import { refreshPlans, refreshStale } from './plans/refreshPlans';
+import { recordMeter } from './recordMeter/recordMeter';
+import { rounds } from './rounds/rounds';
+import { base, newJobDto, refusal, testShop, toHandBack } from './scene.fixture';
+import { serveItem } from './serveItem/serveItem';
+import type { ServeItemDto } from './serveItem/dto';
+import { serviceReport, serviceReportPdf } from './serviceReport/serviceReport';
+import { dayInZone } from './settings/day';
+import { shopOf, amendShop } from './shopBook/shopBook';
+import { stripStep } from './stripStep/stripStep';
+import { takeIn } from './takeIn/takeIn';
+
+const shop = testShop();
+const today = dayInZone(new Date(), 'UTC');
+const models: Record<string, number> = {};
+beforeAll(async () => {
+  for (const kind of ['scrubber-walk-behind', 'scrubber-ride-on', 'upright-self-propelled']) {
+    const volts = kind.startsWith('scrubber') ? 24 : 120;
+    const row = { maker: 'Hollin', name: kind, kind, mains_v: volts, dropped_stations: [] };
+    models[kind] = (await shop.db('model').insert(row).returning('id'))[0].id;
+  }
+});
+
+const visit = async (kind: string, more: Parameters<typeof newJobDto>[2] = {}) =>
+  (await takeIn(shop.person, newJobDto(models[kind] ?? shop.models[kind]!, [], { visit: 'service', ...more }))).job;
+const again = async (job: number) => {
+  const { machine, customer } = await readJob(job);
+  const { newMachine: _m, newCustomer: _c, ...dto } = newJobDto(0, [], { visit: 'service' });
+  return (await takeIn(shop.person, { ...dto, machineId: machine.id, customerId: customer.id })).job;
+};
+const serve = async (job: number, item: string, more: Partial<ServeItemDto> = {}) =>
+  serveItem(shop.person, job, { ...(await base(job)), item, state: 'done', ...more });
+const end = async (job: number, faults: string[] = []) => {
+  await toHandBack(shop.person, job);
+  await handBack(shop.person, job, { ...(await base(job)), faults, advice: '', ownersWord: 'Leave it for now.' });
+};
+const cardOf = async (job: number) => machineCard((await readJob(job)).machine.tag);
+const planOf = async (job: number, item: string) => (await cardOf(job)).plans.find((p) => p.item === item);
+const readMeter = async (job: number, hours: number, daysAgo: number) => {
+  await recordMeter(shop.person, job, { ...(await base(job)), hours });
+  await shop
+    .db('meter_reading')
+    .where({ job_id: job, hours })
+    .update({ at: new Date(Date.now() - daysAgo * 86_400_000) });
+  await refreshPlans(shop.db, [(await readJob(job)).machine.id]);
+};
+
+describe('the list of a walk-behind scrubber’s planned service', () => {
+  // Walk 11, common practice, no source: lid (float housing, ball, solution screen, vacuum screen dry), on its side (brush, four
+  // blades, inlets), tanks and screws, plug and two hoses, belt.
+  const WALK = ['float-clean', 'intake-screen', 'solution-screen', 'squeegee-turn', 'inlets-clear', 'hose-wash', 'deck-belts-look'];
+
+  test('is one list in an order of least turning: what opens each item comes before it, the motor stays dry', async () => {
+    const job = await visit('scrubber-walk-behind');
+    const { visitOrder, service } = await readJob(job);
+    const at = (id: string) => visitOrder!.lines.findIndex((l) => (l.sort === 'item' ? l.item : l.step.id) === id);
+    for (const item of WALK) expect([item, at(item) >= 0]).toEqual([item, true]);
+    expect(at('float-housing')).toBeLessThan(at('float-clean'));
+    expect(at('vacuum-screen')).toBeLessThan(at('intake-screen'));
+    expect(at('blades-off')).toBeLessThan(at('squeegee-turn'));
+    expect(at('deck-belt-cover')).toBeLessThan(at('deck-belts-look'));
+    // Standing, then on its side: turned once, never to and fro.
+    expect([visitOrder!.turnings, visitOrder!.exact]).toEqual([1, true]);
+    const lid = visitOrder!.lines.flatMap((l) => (l.sort === 'step' && l.step.id === 'vacuum-screen' ? [l.step] : []));
+    expect(lid[0]!.cautions).toContain('motor-stays-dry');
+    expect(service.every((l) => l.state === 'unknown' || l.state === 'later')).toBe(true);
+  });
+
+  test('shrinks line by line, is read at its places, and says when it is due again', async () => {
+    const job = await visit('scrubber-walk-behind');
+    const ahead = async () => (await readJob(job)).visitOrder!.lines.length;
+    const before = await ahead();
+    await stripStep(shop.person, job, { ...(await base(job)), step: 'drain', state: 'done' });
+    expect(await ahead()).toBe(before - 1);
+    await serve(job, 'squeegee-turn', {
+      readings: [
+        { place: 'front', value: 2 },
+        { place: 'rear', value: 3 },
+      ],
+    });
+    for (const item of WALK.filter((i) => i !== 'squeegee-turn')) await serve(job, item);
+    await end(job);
+    expect(await planOf(job, 'float-clean')).toMatchObject({
+      lastDoneOn: today,
+      dueOn: addDays(today, 30),
+      by: 'plate',
+      maker: { days: 30 },
+    });
+    const card = await cardOf(job);
+    expect(card.nextDueOn).toBe(addDays(today, 30));
+    expect(card.serviceReadings.map((r) => [r.place, r.value])).toEqual([
+      ['front', 2],
+      ['rear', 3],
+    ]);
+    expect(card.timeline.map((t) => t.text)).toContain(
+      'Turn or renew the squeegee blades; edge in use, of four front 2, rear 3',
+    );
+  });
+
+  test('what is typed wrong is refused at its field, and nothing is written', async () => {
+    const job = await visit('scrubber-walk-behind');
+    const fields = async (item: string, more: Partial<ServeItemDto>) =>
+      (await refusal(serve(job, item, more))).fields.map((f) => f.field);
+    expect(await fields('squeegee-turn', { readings: [{ place: 'front', value: 5 }] })).toEqual(['readings[0].value']);
+    expect(await fields('squeegee-turn', { readings: [{ place: 'front', value: 1.5 }] })).toEqual(['readings[0].value']);
+    expect(await fields('squeegee-turn', { readings: [{ place: 'left', value: 1 }] })).toEqual(['readings[0].place']);
+    expect(await fields('float-clean', { readings: [{ place: '', value: 1 }] })).toEqual(['readings[0]']);
+    expect(await fields('float-clean', { state: 'left' })).toEqual(['words']);
+    expect(await fields('float-clean', { state: 'worn' })).toEqual(['words']);
+    expect(await fields('float-clean', { state: 'left', words: 'No time', lookAgainOn: today })).toEqual(['lookAgainOn']);
+    expect(await fields('float-clean', { state: 'worn', found: 'nonsense' })).not.toEqual([]);
+    expect(await fields('flat-belt', {})).toEqual(['item']);
+    const twice = [1, 2].map((value) => ({ place: 'front', value }));
+    expect(await fields('squeegee-turn', { readings: twice })).toEqual(['readings']);
+    expect((await readJob(job)).service.every((l) => l.said === null)).toBe(true);
+  });
+});
+
+describe('a look that finds something', () => {
+  test('is an answer to the finder’s check, and what it proves is repaired like any other', async () => {
+    const job = await visit('scrubber-walk-behind');
+    await serve(job, 'squeegee-turn', { state: 'worn', found: 'edges-worn' });
+    const { findings, proved, service } = await readJob(job);
+    expect(findings.map((f) => [f.check, f.outcome])).toEqual([['squeegee-edges', 'edges-worn']]);
+    expect(proved).toEqual(['squeegee-worn']);
+    expect(service.find((l) => l.item === 'squeegee-turn')).toMatchObject({ said: 'worn' });
+    await markRepaired(shop.person, job, { ...(await base(job)), fault: 'squeegee-worn', done: true });
+    await end(job);
+    expect((await planOf(job, 'squeegee-turn'))!.lastDoneOn).toBe(today);
+  });
+
+  test('left for a reason it is looked at again by a day; taken back it never was', async () => {
+    const job = await visit('scrubber-walk-behind');
+    const day = addDays(today, 12);
+    await serve(job, 'hose-wash', { state: 'left', words: 'No water at the site', lookAgainOn: day });
+    await serve(job, 'skirts-look', { state: 'worn', words: 'Thin', lookAgainOn: day });
+    await serve(job, 'skirts-look', { state: '' });
+    await end(job);
+    expect(await planOf(job, 'hose-wash')).toMatchObject({ lastDoneOn: null, dueOn: day, by: 'finding' });
+    expect(await planOf(job, 'skirts-look')).toMatchObject({ lastDoneOn: null, dueOn: null });
+    const next = await again(job);
+    expect((await readJob(next)).service.find((l) => l.item === 'hose-wash')).toMatchObject({ state: 'soon', by: 'finding' });
+    // Done, it goes by its own interval again.
+    await serve(next, 'hose-wash');
+    await end(next);
+    expect(await planOf(next, 'hose-wash')).toMatchObject({ dueOn: addDays(today, 90), by: 'days', lookAgainOn: null });
+  });
+});
+
+describe('by hours', () => {
+  // Walk 15: a ride-on scrubber with 53.6 h on its meter; sealed batteries: no water; the next visit by hours.
+  test('a ride-on falls due by its meter within an interval, and closed batteries are not watered', async () => {
+    const model = (await modelList()).find((m) => m.id === models['scrubber-ride-on'])!;
+    const { machines: _n, id, ...rest } = model;
+    await amendModel(shop.person, id, { ...rest, key: crypto.randomUUID(), sealedBattery: true });
+    const job = await visit('scrubber-ride-on');
+    const { service } = await readJob(job);
+    expect(service.map((l) => l.item)).not.toContain('battery-water');
+    expect(service.map((l) => l.item)).toContain('battery-look');
+    for (const [hours, daysAgo] of [
+      [2, 56],
+      [14, 42],
+      [28, 28],
+      [40, 14],
+    ] as const)
+      await readMeter(job, hours, daysAgo);
+    await recordMeter(shop.person, job, { ...(await base(job)), hours: 53.6 });
+    for (const item of ['skirts-look', 'deck-belts-hours', 'battery-look']) await serve(job, item);
+    await end(job);
+    const due = (await planOf(job, 'deck-belts-hours'))!;
+    // About six and a half hours a week: a hundred hours are fifteen weeks and a half.
+    expect(due.by).toBe('hours');
+    expect(due.dueOn! > addDays(today, 100) && due.dueOn! < addDays(today, 116)).toBe(true);
+    expect(due.early! < due.dueOn! && due.dueOn! < due.late!).toBe(true);
+    expect((await cardOf(job)).running).toMatchObject({ from: 'meter', events: [] });
+  });
+
+  test('a meter that was changed is an event, and the plan goes on', async () => {
+    const job = await visit('scrubber-walk-behind', {
+      newMachine: { modelId: models['scrubber-walk-behind']!, serial: '', pets: false, hoursPerWeek: 10 },
+    });
+    // Fifty hours of it are five weeks, and a month comes first.
+    for (const [hours, daysAgo] of [
+      [100, 60],
+      [115, 50],
+      [130, 40],
+      [4, 30],
+      [19, 20],
+    ] as const)
+      await readMeter(job, hours, daysAgo);
+    await serve(job, 'float-clean');
+    await end(job);
+    const { running } = await cardOf(job);
+    expect(running.events.map((e) => [e.sort, e.from, e.to])).toEqual([['turned-back', 130, 4]]);
+    expect(running.hoursPerWeek).toBeGreaterThan(8);
+    expect(await planOf(job, 'float-clean')).toMatchObject({ by: 'plate' });
+  });
+});
+
+describe('by count and by wear', () => {
+  test('a filter that was washed six times is a new one’s turn', async () => {
+    let job = await visit('upright-shaft-belt');
+    await serve(job, 'pre-filter-new');
+    await end(job);
+    expect(await planOf(job, 'pre-filter-new')).toMatchObject({ by: 'days' });
+    for (let n = 0; n < 6; n++) {
+      job = await again(job);
+      await serve(job, 'pre-filter-wash');
+      await end(job);
+    }
+    expect(await planOf(job, 'pre-filter-new')).toMatchObject({ dueOn: today, by: 'times' });
+    expect((await planOf(job, 'pre-filter-wash'))!.byItsPeople).toBe(true);
+    job = await again(job);
+    await serve(job, 'pre-filter-new');
+    await end(job);
+    expect(await planOf(job, 'pre-filter-new')).toMatchObject({ dueOn: addDays(today, 365), by: 'days' });
+  });
+
+  test('bristles by their measured line, the shorter brush first; a new one begins its own line', async () => {
+    const job = await visit('scrubber-ride-on');
+    const { machine } = await readJob(job);
+    const put = (place: string, value: number, daysAgo: number, of: number) =>
+      shop.db('service_reading').insert({
+        machine_id: machine.id,
+        job_id: of,
+        item: 'bristles',
+        reading: 'bristle-length',
+        place,
+        value,
+        at: new Date(Date.now() - daysAgo * 86_400_000),
+      });
+    const others: number[] = [];
+    for (let i = 0; i < 2; i++) others.push(await visit('upright-shaft-belt'));
+    await put('front', 30, 60, others[0]!);
+    await put('front', 26, 30, others[1]!);
+    await put('rear', 30, 60, others[0]!);
+    await put('rear', 20, 30, others[1]!);
+    const readings = [
+      { place: 'front', value: 22 },
+      { place: 'rear', value: 14 },
+    ];
+    await serve(job, 'bristles', { state: 'worn', words: 'Still cleans', readings });
+    await end(job);
+    const due = (await planOf(job, 'bristles'))!;
+    // The rear one loses eight millimetres a month and is replaced at ten: about half a month is left.
+    expect(due.by).toBe('wear');
+    expect(due.dueOn! > addDays(today, 8) && due.dueOn! < addDays(today, 22)).toBe(true);
+    const next = await again(job);
+    await serve(next, 'bristles', { readings: [{ place: 'rear', value: 45 }] });
+    await end(next);
+    expect(await planOf(next, 'bristles')).toBeUndefined();
+  });
+
+  // Walk 16: worn bristles: one number on; the position is in the history.
+  test('the number of the height cam is read and kept', async () => {
+    const job = await visit('upright-self-propelled', { visit: 'height' });
+    await serve(job, 'cam-number', { readings: [{ place: '', value: 3 }] });
+    const card = await cardOf(job);
+    expect(card.serviceReadings).toMatchObject([{ item: 'cam-number', reading: 'cam', value: 3 }]);
+    expect(card.timeline[0]!.text).toBe('Height cam: number up; cam at number 3');
+  });
+});
+
+describe('rules of the model and of the shop', () => {
+  test('the plate’s limit holds, the shop’s own interval goes before the bench’s, and all machines follow', async () => {
+    const job = await visit('upright-shaft-belt');
+    await serve(job, 'flat-belt');
+    await end(job);
+    expect(await planOf(job, 'flat-belt')).toMatchObject({ dueOn: addDays(today, 180), own: false });
+    await putOwnInterval(shop.db, 'upright-shaft-belt', 'flat-belt', {
+      days: 120,
+      hours: null,
+      why: '31 belts',
+      person_id: shop.person.id,
+    });
+    const model = (await modelList()).find((m) => m.id === shop.models['upright-shaft-belt'])!;
+    const { machines: _n, id, ...rest } = model;
+    await amendModel(shop.person, id, {
+      ...rest,
+      key: crypto.randomUUID(),
+      plates: [{ item: 'flat-belt', days: 100 }],
+    });
+    while ((await refreshStale()) > 0);
+    expect(await planOf(job, 'flat-belt')).toMatchObject({
+      dueOn: addDays(today, 100),
+      by: 'plate',
+      own: true,
+      maker: { days: 100 },
+    });
+    expect((await cardOf(job)).nextDueOn).toBe(addDays(today, 100));
+    const bad = refusal(
+      amendModel(shop.person, id, {
+        ...rest,
+        version: rest.version + 1,
+        key: crypto.randomUUID(),
+        plates: [{ item: 'battery-water', days: 3 }, { item: 'flat-belt' }],
+      }),
+    );
+    expect((await bad).fields.map((f) => f.field)).toEqual(['plates[0].item', 'plates[1].days']);
+    await putOwnInterval(shop.db, 'upright-shaft-belt', 'flat-belt', null);
+  });
+
+  test('tanks are drained before the frost where there is one', async () => {
+    const job = await visit('scrubber-walk-behind');
+    expect((await readJob(job)).service.map((l) => l.item)).not.toContain('frost-drain');
+    const { currency: _c, ...view } = await shopOf();
+    await amendShop({ ...shop.person, role: 'owner' }, { ...view, key: crypto.randomUUID(), frostMonth: 11 });
+    while ((await refreshStale()) > 0);
+    const line = (await readJob(job)).service.find((l) => l.item === 'frost-drain')!;
+    expect([line.by, line.dueOn?.slice(4)]).toEqual(['frost', '-11-01']);
+  });
+
+  test('hours on the card and the owner change the plan at once; two books become one with what was done last', async () => {
+    const job = await visit('upright-shaft-belt');
+    await serve(job, 'exhaust-filter');
+    await end(job);
+    const card = await cardOf(job);
+    await amendMachine(shop.person, card.tag, {
+      key: crypto.randomUUID(),
+      version: card.version,
+      modelId: card.modelId,
+      siteId: null,
+      serial: card.serial,
+      madeYear: card.madeYear,
+      purchasedOn: null,
+      warrantyUntil: null,
+      pets: false,
+      hoursPerWeek: 6,
+      note: '',
+    });
+    expect(await planOf(job, 'exhaust-filter')).toMatchObject({ dueOn: addDays(today, 91) });
+    const other = await visit('upright-shaft-belt');
+    await serve(other, 'cyclone-clean');
+    await end(other);
+    const kept = await cardOf(job);
+    await mergeMachines({ ...shop.person, role: 'owner' }, kept.tag, {
+      key: crypto.randomUUID(),
+      version: kept.version,
+      other: (await cardOf(other)).tag,
+    });
+    const items = (await machineCard(kept.tag)).plans.filter((p) => p.lastDoneOn).map((p) => p.item);
+    expect(items.sort()).toEqual(['cyclone-clean', 'exhaust-filter']);
+    // What is part of another book is due nowhere.
+    const gone = await shop.db('machine').whereNotNull('merged_into').pluck('next_due_on');
+    expect(gone).toEqual(gone.map(() => null));
+  });
+
+  test('what its people do between visits brings no machine to the shop', async () => {
+    const job = await visit('upright-shaft-belt');
+    await serve(job, 'roll-hair');
+    await end(job);
+    expect(await planOf(job, 'roll-hair')).toMatchObject({ dueOn: addDays(today, 30), byItsPeople: true });
+    expect((await cardOf(job)).nextDueOn).toBeNull();
+    const { tag } = await cardOf(job);
+    const due = (await rounds({ ahead: 365 })).groups.flatMap((g) => g.lines).filter((l) => l.tag === tag);
+    expect(due).toEqual([]);
+  });
+});
+
+describe('the operator', () => {
+  test('what they did is taken down, refused where it cannot be, and explains the wear on sheet and report', async () => {
+    const job = await visit('scrubber-walk-behind');
+    const care = async (list: [string, number, number][]) =>
+      noteCare(shop.person, job, {
+        ...(await base(job)),
+        care: list.map(([item, doneDays, ofDays]) => ({ item, doneDays, ofDays })),
+      });
+    const refused = await refusal(care([['deck-cleared', 21, 20], ['hair-cut-off', 1, 20]]));
+    expect(refused.fields.map((f) => f.field)).toEqual(['care[0].doneDays', 'care[1].item']);
+    expect((await refusal(care([['lids-open', 1, 2], ['lids-open', 1, 2]]))).fields[0]!.field).toBe('care');
+    await care([
+      ['lids-open', 20, 20],
+      ['deck-cleared', 3, 20],
+    ]);
+    await serve(job, 'inlets-clear', { state: 'worn', found: 'inlet-front-blocked' });
+    await serve(job, 'hose-wash', { state: 'left', words: 'No water that day' });
+    expect((await readJob(job)).care).toEqual([
+      { item: 'deck-cleared', doneDays: 3, ofDays: 20 },
+      { item: 'lids-open', doneDays: 20, ofDays: 20 },
+    ]);
+    await end(job, ['inlet-blocked']);
+    const { machine } = await readJob(job);
+    const sheet = await operatorSheet(machine.tag);
+    // The inlet was repaired on the way through Fit: what keeps it clear stands first, then what was seldom done.
+    expect(sheet.items[0]).toMatchObject({ id: 'dust-mop-first' });
+    expect(sheet.items[1]).toMatchObject({ id: 'deck-cleared', kept: { doneDays: 3, ofDays: 20 } });
+    const report = await serviceReport(job);
+    const rows = (title: string) => report.sections.find((s) => s.title === title)?.rows;
+    expect(rows('The list')).toEqual(
+      expect.arrayContaining([
+        ['Squeegee inlets cleared', 'worn', ''],
+        ['Suction hoses washed, looked at', 'left', 'No water that day'],
+      ]),
+    );
+    expect(rows('What the operator did')).toContainEqual(['Clear the deck while it is wet', 'on 3 of 20 days']);
+    const { name, bytes } = await serviceReportPdf(job);
+    expect(name).toBe(`service-report-${machine.tag}-${job}`);
+    expect(Buffer.from(bytes.subarray(0, 5)).toString()).toBe('%PDF-');
+    expect(bytes.length).toBeGreaterThan(4000);
+  });
+
+  test('a sheet of a machine that is not here, and one of a kind with closed batteries', async () => {
+    await expect(operatorSheet('GK-9999')).rejects.toMatchObject({ status: 404 });
+    const job = await visit('scrubber-ride-on');
+    const { machine } = await readJob(job);
+    expect((await operatorSheet(machine.tag)).items.map((i) => i.id)).not.toContain('cells-watered');
+  });
+});

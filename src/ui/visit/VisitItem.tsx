@@ -1,0 +1,221 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { checksOf } from '@/core/diagnosis/knowledge';
+import { knowledge } from '@/knowledge';
+import { lookOf, placesOf, planItem } from '@/knowledge/plans';
+import type { ServiceLine } from '@/shop/jobView/dto';
+import type { JobDesk } from '../job/useJob';
+import { byWords, spanWords } from '@/core/service/dueWords';
+import { PhotographPicker } from '../parts/PhotographPicker';
+import { Reading } from '../parts/Reading';
+import { readNumber } from '../parts/readNumber';
+
+type Said = 'done' | 'worn' | 'left';
+
+/** One item of the visit: done at one press; found worn or left with what was read, found and said. */
+export function VisitItem({ desk, line }: { desk: JobDesk; line: ServiceLine }) {
+  const { job, busy, act } = desk;
+  const [saying, setSaying] = useState<Said | null>(null);
+  const { reading } = planItem(line.item)!;
+  const closed = job.stage === 'closed';
+  const say = (state: Said) => {
+    if (state === 'done' && !reading) void act('serve-item', { item: line.item, state });
+    else setSaying(saying === state ? null : state);
+  };
+  return (
+    <Box
+      component="section"
+      aria-label={line.label}
+      sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5, display: 'grid', gap: 0.75 }}
+    >
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Box sx={{ flex: '1 1 240px', minWidth: 0 }}>
+          <Typography sx={{ fontWeight: 600, lineHeight: 1.25 }}>{line.label}</Typography>
+          <Typography
+            variant="body2"
+            sx={{ color: line.state === 'past' ? 'bench.brass' : 'text.secondary', lineHeight: 1.3 }}
+          >
+            <When line={line} />
+          </Typography>
+        </Box>
+        {!closed &&
+          (
+            [
+              ['done', 'Done'],
+              ['worn', 'Worn'],
+              ['left', 'Leave it'],
+            ] as const
+          ).map(([state, label]) => (
+            <Button
+              key={state}
+              size="small"
+              variant={state === 'done' ? 'contained' : 'outlined'}
+              color={state === 'done' ? 'primary' : 'inherit'}
+              disabled={busy}
+              aria-label={`${label}: ${line.label}`}
+              aria-expanded={saying === state}
+              onClick={() => say(state)}
+              sx={{ minWidth: 76 }}
+            >
+              {label}
+            </Button>
+          ))}
+      </Box>
+      {saying && <Sayings key={saying} desk={desk} line={line} state={saying} onDone={() => setSaying(null)} />}
+    </Box>
+  );
+}
+
+/** What is said with it: readings place by place, what was found, why, and by when it is looked at again. */
+function Sayings({
+  desk,
+  line,
+  state,
+  onDone,
+}: {
+  desk: JobDesk;
+  line: ServiceLine;
+  state: Said;
+  onDone: () => void;
+}) {
+  const { job, busy, act, refusal } = desk;
+  const kind = job.machine.kind;
+  const item = planItem(line.item)!;
+  const places = item.reading ? placesOf(item.reading, kind) : [];
+  const [typed, setTyped] = useState<Record<string, string>>(() =>
+    Object.fromEntries(line.readings.map((r) => [r.place, String(r.value)])),
+  );
+  const [words, setWords] = useState(line.words);
+  const [found, setFound] = useState('');
+  const [again, setAgain] = useState(line.lookAgainOn ?? '');
+  const check = lookOf(item, kind);
+  // The first of every aspect is that it is as it should be.
+  const outcomes = checksOf(knowledge, kind)
+    .filter((c) => c.id === check)
+    .flatMap((c) => c.aspects)
+    .filter((a) => !a.reading)
+    .flatMap((a) => a.outcomes.slice(1));
+  const filled = places.filter((p) => (typed[p] ?? '').trim() !== '');
+  const wrong = filled.filter((p) => readNumber(typed[p]!) === null);
+  const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
+  const save = async () => {
+    const saved = await act('serve-item', {
+      item: line.item,
+      state,
+      words,
+      ...(again ? { lookAgainOn: again } : {}),
+      ...(state === 'worn' && found ? { found } : {}),
+      ...(filled.length > 0
+        ? { readings: filled.map((place) => ({ place, value: readNumber(typed[place]!)! })) }
+        : {}),
+    });
+    if (saved) onDone();
+  };
+  return (
+    <Box
+      component="form"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void save();
+      }}
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-start', pb: 1, pl: { sm: 1.5 } }}
+    >
+      {places.map((place, i) => (
+        <TextField
+          key={place}
+          size="small"
+          autoFocus={i === 0}
+          label={[item.reading!.label, place].filter(Boolean).join(', ')}
+          value={typed[place] ?? ''}
+          onChange={(e) => setTyped({ ...typed, [place]: e.target.value })}
+          error={wrong.includes(place) || problem(`readings[${filled.indexOf(place)}].value`) !== undefined}
+          helperText={
+            problem(`readings[${filled.indexOf(place)}].value`) ??
+            [item.reading!.range.join(' to '), item.reading!.unit].filter(Boolean).join(' ')
+          }
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          sx={{ width: places.length > 2 ? 132 : 210 }}
+        />
+      ))}
+      {state === 'worn' && outcomes.length > 0 && (
+        <TextField
+          select
+          size="small"
+          label="What was found"
+          value={found}
+          onChange={(e) => setFound(e.target.value)}
+          error={problem('found') !== undefined}
+          helperText={problem('found') ?? 'Opens the search for its cause'}
+          sx={{ width: 230 }}
+        >
+          <MenuItem value="">in words only</MenuItem>
+          {outcomes.map((o) => (
+            <MenuItem key={o.id} value={o.id}>
+              {o.label}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      {(state !== 'done' || item.reading) && (
+        <TextField
+          size="small"
+          autoFocus={places.length === 0}
+          label={state === 'left' ? 'Why it is left' : state === 'worn' ? 'What is worn' : 'Note'}
+          value={words}
+          onChange={(e) => setWords(e.target.value)}
+          error={problem('words') !== undefined}
+          helperText={problem('words')}
+          sx={{ flex: '1 1 220px' }}
+        />
+      )}
+      {state !== 'done' && (
+        <TextField
+          size="small"
+          type="date"
+          label="Look again by"
+          value={again}
+          onChange={(e) => setAgain(e.target.value)}
+          error={problem('lookAgainOn') !== undefined}
+          helperText={problem('lookAgainOn')}
+          slotProps={{ inputLabel: { shrink: true } }}
+          sx={{ width: 170 }}
+        />
+      )}
+      <Button type="submit" variant="contained" size="small" disabled={busy || wrong.length > 0} sx={{ mt: 0.5 }}>
+        {state === 'done' ? 'Done' : state === 'worn' ? 'Found worn' : 'Leave it'}
+      </Button>
+      <Box sx={{ mt: 0.5 }}>
+        <PhotographPicker
+          photographs={[]}
+          onAdd={(id) => void act('add-photograph', { photographs: [id], caption: line.label })}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+function When({ line }: { line: ServiceLine }) {
+  const by = byWords(line.by);
+  const home = line.byItsPeople ? ', done by its people between visits' : '';
+  if (line.dueOn === null)
+    return <>{line.state === 'unknown' ? `not known when it was done last: look now${home}` : 'to be measured'}</>;
+  return (
+    <>
+      {line.state === 'past' ? 'due since ' : 'due '}
+      <Reading>{line.state === 'past' ? line.dueOn : spanWords({ ...line, on: line.dueOn })}</Reading>
+      {by && `, ${by}`}
+      {line.lastDoneOn && (
+        <>
+          , done last <Reading>{line.lastDoneOn}</Reading>
+        </>
+      )}
+      {home}
+    </>
+  );
+}
