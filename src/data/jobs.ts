@@ -195,9 +195,21 @@ export async function replaceComplaints(db: Db, jobId: number, complaints: strin
 }
 
 /** The job that was closed last on this machine, within so many days. */
-export async function lastClosedJob(db: Db, machineId: number, days: number): Promise<{ id: number } | undefined> {
+/** The last job of a machine that was handed back within so many days and was here for one of these complaints. */
+export async function lastClosedJob(
+  db: Db,
+  machineId: number,
+  days: number,
+  complaints: readonly string[],
+): Promise<{ id: number } | undefined> {
   return db('job')
     .where({ machine_id: machineId })
+    .whereExists(
+      db('job_complaint')
+        .whereRaw('job_id = job.id')
+        .whereNull('struck_at')
+        .whereIn('complaint', [...complaints]),
+    )
     .where('closed_at', '>', db.raw(`now() - ? * interval '1 day'`, [days]))
     .orderBy('closed_at', 'desc')
     .first('id');

@@ -16,11 +16,11 @@ export async function ownLives(db: Db, kind?: string): Promise<OwnLife[]> {
   return query.select('kind', 'fault', 'shape', 'scale_years', 'failures', 'still_whole');
 }
 
-export async function putOwnLife(
-  db: Db,
-  row: OwnLife & { person_id: number },
-): Promise<void> {
-  await db('own_life').insert(row).onConflict(['kind', 'fault']).merge({ ...row, at: db.fn.now() });
+export async function putOwnLife(db: Db, row: OwnLife & { person_id: number }): Promise<void> {
+  await db('own_life')
+    .insert(row)
+    .onConflict(['kind', 'fault'])
+    .merge({ ...row, at: db.fn.now() });
 }
 
 export async function dropOwnLife(db: Db, kind: string, fault: string): Promise<void> {
@@ -29,8 +29,8 @@ export async function dropOwnLife(db: Db, kind: string, fault: string): Promise<
 
 /** How long one part was seen, in days: it failed, was found failed at a look, or was whole when it was last seen. */
 export interface SeenPart {
-  fault: string;
-  machine: number;
+  model: string;
+  trade: boolean;
   from_days: number;
   /** Null: still whole. */
   to_days: number | null;
@@ -38,61 +38,127 @@ export interface SeenPart {
 
 const LIVES = `
 with visit as (
-  select j.id, j.machine_id, j.closed_at, j.visit, j.ending,
+  select j.id, j.machine_id, j.closed_at, j.visit,
     lag(j.closed_at) over (partition by j.machine_id order by j.closed_at, j.id) as before
   from job j join machine m on m.id = j.machine_id join model on model.id = m.model_id
   where model.kind = :kind and j.closed_at is not null and m.merged_into is null
-    and not exists (select from practice where job_id = j.id) :model
-), failed as (
-  select v.machine_id, c.fault, v.closed_at as at,
-    -- Nobody complained of it: it failed at some time since the last visit.
-    case when v.visit = 'service' or not exists (select from job_complaint k where k.job_id = v.id and k.struck_at is null) then v.before end as since
-  from visit v join confirmed_fault c on c.job_id = v.id
+    and not exists (select from practice where job_id = j.id)
 ), watched as (
-  select machine_id, min(closed_at) as first, max(closed_at) as last from visit group by machine_id
-), fault as (
-  select distinct fault from failed
+  select machine_id, max(closed_at) as last from visit group by machine_id
+), failed as (
+  select v.machine_id, v.closed_at as at,
+    -- Nobody complained of it: it failed at some time since the last visit.
+    case when v.visit = 'service' or not exists (
+      select from job_complaint k where k.job_id = v.id and k.struck_at is null) then v.before end as since,
+    lag(v.closed_at) over (partition by v.machine_id order by v.closed_at) as start
+  from visit v join confirmed_fault c on c.job_id = v.id and c.fault = :fault
 ), born as (
-  select w.machine_id, coalesce(m.purchased_on::timestamptz, case when m.made_year is not null then make_date(m.made_year, 7, 1)::timestamptz end) as at, w.first, w.last
+  -- By its year alone nobody knows what was replaced elsewhere before it first came.
+  select w.machine_id, w.last, m.purchased_on::timestamptz as at
   from watched w join machine m on m.id = w.machine_id
-), event as (
-  select machine_id, fault, at, since, lag(at) over (partition by machine_id, fault order by at) as start from failed
 ), life as (
-  -- From one failure to the next, or from when the machine was new.
-  select e.fault, e.machine_id, coalesce(e.start, b.at) as start, e.since, e.at as "end", true as dead
-  from event e join born b on b.machine_id = e.machine_id
+  -- From one failure to the next, or from when the machine was bought new.
+  select f.machine_id, coalesce(f.start, b.at) as start, f.since, f.at as until, true as dead
+  from failed f join born b on b.machine_id = f.machine_id
   union all
   -- What is in it now, whole when it was last here.
-  select f.fault, b.machine_id, coalesce((select max(at) from failed x where x.machine_id = b.machine_id and x.fault = f.fault), b.at), null, b.last, false
-  from fault f cross join born b
+  select b.machine_id, coalesce((select max(at) from failed x where x.machine_id = b.machine_id), b.at), null, b.last, false
+  from born b
 )
-select fault, machine_id::int as machine,
-  extract(epoch from coalesce(greatest(since, start), "end") - start) / 86400 as from_days,
-  case when dead then extract(epoch from "end" - start) / 86400 end as to_days
-from life
-where start is not null and "end" > start + interval '12 hours' :fault
-order by fault, machine_id, start
-limit :most`;
+select model.maker || ' ' || model.name as model, c.kind = 'business' as trade,
+  (extract(epoch from case when since is null then until else greatest(since, start) end - start) / 86400)::float8 as from_days,
+  case when dead then (extract(epoch from until - start) / 86400)::float8 end as to_days
+from life join machine m on m.id = life.machine_id join model on model.id = m.model_id join customer c on c.id = m.customer_id
+where start is not null and until > start + interval '12 hours'
+order by life.machine_id desc limit :most`;
 
 /**
- * The lives of the parts of a kind, as the shop saw them: between two failures of the same fault, or from when the machine
- * was new; what had not failed when the machine was last here counts as long as it was seen. A failure that nobody complained
- * of lies somewhere between two visits.
+ * The lives of a part of a kind, as the shop saw them: between two failures of the same fault, or from when the machine was
+ * bought; what had not failed when the machine was last here counts as long as it was seen. A failure that nobody complained of
+ * lies somewhere between two visits. The newest machines first, so many lives at most.
  */
-export async function seenParts(
+export async function seenParts(db: Db, kind: string, fault: string, most: number): Promise<SeenPart[]> {
+  const { rows } = await db.raw<{ rows: SeenPart[] }>(LIVES, { kind, fault, most });
+  return rows;
+}
+
+/** Fault → how often it was confirmed on machines of a kind. */
+export async function confirmedOf(db: Db, kind: string): Promise<Map<string, number>> {
+  const rows: { fault: string; confirmed: string }[] = await db('fault_tally')
+    .where({ kind })
+    .groupBy('fault')
+    .select('fault', db.raw('sum(confirmed) as confirmed'));
+  return new Map(rows.map((r) => [r.fault, Number(r.confirmed)]));
+}
+
+/** Machines of a kind with the days, since they were first here, on which they came failed; the newest ones, so many at most. */
+export async function watchedFleet(
   db: Db,
-  of: { kind: string; fault?: string; model?: number },
+  kind: string,
   most: number,
-): Promise<SeenPart[]> {
-  const sql = LIVES.replace(':model', of.model === undefined ? '' : 'and m.model_id = :modelId').replace(
-    ':fault',
-    of.fault === undefined ? '' : 'and fault = :faultId',
+): Promise<{ failures: number[]; until: number }[]> {
+  const { rows } = await db.raw<{ rows: { failures: number[]; until: number }[] }>(
+    `select m.failures, m.until from (
+       select machine.id,
+         (array_agg(round(extract(epoch from j.taken_in_at - f.at) / 86400)::int order by j.taken_in_at)
+           filter (where exists (select from confirmed_fault c where c.job_id = j.id))) as failures,
+         round(extract(epoch from max(j.closed_at) - f.at) / 86400)::int as until
+       from machine join model on model.id = machine.model_id
+       join lateral (select min(taken_in_at) as at from job where machine_id = machine.id) f on true
+       join job j on j.machine_id = machine.id and j.closed_at is not null
+       where model.kind = ? and machine.merged_into is null
+         and not exists (select from practice where job_id = j.id)
+       group by machine.id, f.at order by machine.id desc limit ?) m
+     where m.until > 0`,
+    [kind, most],
   );
-  const { rows } = await db.raw<{ rows: SeenPart[] }>(sql, {
-    kind: of.kind,
-    most,
-    ...(of.model === undefined ? {} : { modelId: of.model }),
-    ...(of.fault === undefined ? {} : { faultId: of.fault }),
-  });
-  return rows.map((r) => ({ ...r, from_days: Number(r.from_days), to_days: r.to_days === null ? null : Number(r.to_days) }));
+  return rows.map((r) => ({ failures: (r.failures ?? []).filter((d) => d <= r.until), until: r.until }));
+}
+
+/** Complaint → how many jobs were handed back with it, and how many of them came back with it within 90 days. */
+export async function comebacksOf(db: Db, kind: string): Promise<{ complaint: string; often: number; of: number }[]> {
+  const { rows } = await db.raw<{ rows: { complaint: string; often: number; of: number }[] }>(
+    `select c.complaint, count(*)::int as of,
+       (count(*) filter (where exists (
+         select from job again join job_complaint k on k.job_id = again.id
+         where again.comeback_of = j.id and k.complaint = c.complaint)))::int as often
+     from job j join job_complaint c on c.job_id = j.id and c.struck_at is null
+     join machine m on m.id = j.machine_id join model on model.id = m.model_id
+     where model.kind = ? and j.closed_at is not null and j.ending = 'repaired'
+       and not exists (select from practice where job_id = j.id)
+     group by c.complaint`,
+    [kind],
+  );
+  return rows;
+}
+
+/** Machines that were handed back repaired, until they came again, in days, and with which fault; null while they did not. */
+export async function watchedUntilBack(
+  db: Db,
+  kind: string,
+  most: number,
+): Promise<{ time: number; cause: string | null }[]> {
+  const { rows } = await db.raw<{ rows: { time: number; cause: string | null }[] }>(
+    `with done as (
+       select j.id, j.machine_id, j.closed_at from job j
+       join machine m on m.id = j.machine_id join model on model.id = m.model_id
+       where model.kind = ? and j.closed_at is not null and j.ending = 'repaired'
+         and not exists (select from practice where job_id = j.id)
+       order by j.id desc limit ?
+     )
+     select extract(epoch from coalesce(b.at, now()) - d.closed_at)::float8 / 86400 as time, b.cause
+     from done d left join lateral (
+       select again.taken_in_at as at,
+         (select min(fault) from confirmed_fault where job_id = again.id) as cause
+       from job again where again.machine_id = d.machine_id and again.taken_in_at > d.closed_at
+         and exists (select from confirmed_fault where job_id = again.id)
+       order by again.taken_in_at limit 1) b on true`,
+    [kind, most],
+  );
+  return rows;
+}
+
+export async function kindOfMostJobs(db: Db): Promise<string | undefined> {
+  const row = await db('job_tally').groupBy('kind').orderByRaw('sum(jobs) desc').first('kind');
+  return row?.kind;
 }

@@ -36,7 +36,10 @@ const COLUMNS = [
 
 /** Earliest due first; what has no day stands last. */
 export async function plansOf(db: Db, machineId: number): Promise<PlanRow[]> {
-  return db('plan').where({ machine_id: machineId }).orderByRaw('due_on nulls last, item').select(...COLUMNS);
+  return db('plan')
+    .where({ machine_id: machineId })
+    .orderByRaw('due_on nulls last, item')
+    .select(...COLUMNS);
 }
 
 /** Items that were done on a day: what was counted, found or measured before is over. */
@@ -119,7 +122,9 @@ export async function planInputs(db: Db, machines: readonly number[]): Promise<P
   return found.rows;
 }
 
-export type DueRow = Pick<PlanRow, 'item' | 'due_on' | 'due_early' | 'due_late' | 'due_by' | 'by_its_people'> & { machine_id: number };
+export type DueRow = Pick<PlanRow, 'item' | 'due_on' | 'due_early' | 'due_late' | 'due_by' | 'by_its_people'> & {
+  machine_id: number;
+};
 
 /** When the items of some machines fall due; an item that is not named falls due no more. The machines’ own day follows. */
 export async function putDue(db: Db, machines: readonly number[], due: readonly DueRow[]): Promise<void> {
@@ -226,4 +231,3 @@ export async function putOwnInterval(
       .onConflict(['kind', 'item'])
       .merge({ ...row, at: db.fn.now() });
 }
-

@@ -25,6 +25,7 @@ export interface DueCustomer {
   name: string;
   phone: string;
   email: string;
+  address: string;
   kind: 'household' | 'business';
   no_letters: boolean;
   first_due: string;
@@ -51,7 +52,7 @@ export async function dueCustomers(db: Db, asked: DueAsked, limit: number): Prom
   const ofKind = (m: string) =>
     asked.kind === undefined ? '' : `and exists (select from model where id = ${m}.model_id and kind = :kind)`;
   const { rows } = await db.raw<{ rows: DueCustomer[] }>(
-    `select c.id, c.name, c.phone, c.email, c.kind, c.no_letters, m.next_due_on as first_due, m.id as first_machine
+    `select c.id, c.name, c.phone, c.email, c.address, c.kind, c.no_letters, m.next_due_on as first_due, m.id as first_machine
      from machine m join customer c on c.id = m.customer_id
      where m.next_due_on <= :until and ${STANDS('m')} ${ofKind('m')}
        ${asked.customer === undefined ? '' : 'and m.customer_id = :customer'}
@@ -90,7 +91,17 @@ export async function dueItems(
     .orderBy(['p.due_on', 'm.id', 'p.item'])
     .limit(limit)
     .select('m.customer_id', { machine_id: 'm.id' }, 'm.tag', 'model.maker', { model: 'model.name' }, 'model.kind')
-    .select('p.item', 'p.due_on', 'p.due_early', 'p.due_late', 'p.due_by', 'p.last_done_on', 'm.hours_per_week', 'm.made_year', { site: 'site.label' })
+    .select(
+      'p.item',
+      'p.due_on',
+      'p.due_early',
+      'p.due_late',
+      'p.due_by',
+      'p.last_done_on',
+      'm.hours_per_week',
+      'm.made_year',
+      { site: 'site.label' },
+    )
     .select({
       open_job: db('job').whereRaw('job.machine_id = m.id').whereNull('closed_at').select('id').limit(1),
     });
@@ -99,21 +110,23 @@ export async function dueItems(
 }
 
 export interface FeedRow {
-  scope: 'shop' | 'customer';
+  scope: 'shop' | 'customer' | 'person';
   customer_id: number | null;
+  /** Who made it; of the scope of a person, whose it is. */
+  person_id: number;
 }
 
 /** A new secret address in place of the last. */
-export async function putFeed(
-  db: Db,
-  row: { scope: 'shop' | 'customer'; customer_id: number | null; token_hash: Buffer; person_id: number },
-): Promise<void> {
-  await db('calendar_feed').where({ scope: row.scope, customer_id: row.customer_id }).delete();
+export async function putFeed(db: Db, row: FeedRow & { token_hash: Buffer }): Promise<void> {
+  const same = { scope: row.scope, customer_id: row.customer_id };
+  await db('calendar_feed')
+    .where(row.scope === 'person' ? { ...same, person_id: row.person_id } : same)
+    .delete();
   await db('calendar_feed').insert(row);
 }
 
 export async function feedByToken(db: Db, tokenHash: Buffer): Promise<FeedRow | undefined> {
-  return db('calendar_feed').where({ token_hash: tokenHash }).first('scope', 'customer_id');
+  return db('calendar_feed').where({ token_hash: tokenHash }).first('scope', 'customer_id', 'person_id');
 }
 
 /** Everything that is due up to a day, for a calendar; of one customer, or of all. */
@@ -134,7 +147,82 @@ export async function dueForCalendar(
     .orderBy(['p.due_on', 'm.id', 'p.item'])
     .limit(limit)
     .select('m.customer_id', { machine_id: 'm.id' }, 'm.tag', 'model.maker', { model: 'model.name' }, 'model.kind')
-    .select('p.item', 'p.due_on', 'p.due_early', 'p.due_late', 'p.due_by', { customer: 'c.name' }, { site: 'site.label' });
+    .select(
+      'p.item',
+      'p.due_on',
+      'p.due_early',
+      'p.due_late',
+      'p.due_by',
+      { customer: 'c.name' },
+      { site: 'site.label' },
+    );
   if (customer !== null) query.where('m.customer_id', customer);
   return query;
+}
+
+/** What falls due up to a day and takes a part: how often, by item, model and interval. */
+export async function dueByModel(
+  db: Db,
+  until: string,
+  items: readonly string[],
+): Promise<
+  { item: string; model_id: number; kind: string; due_on: string; early: string; late: string | null; count: number }[]
+> {
+  const { rows } = await db.raw(
+    `select p.item, m.model_id, model.kind, p.due_on, coalesce(p.due_early, p.due_on) as early, p.due_late as late, count(*)::int as count
+     from plan p join machine m on m.id = p.machine_id join model on model.id = m.model_id
+     where p.due_on is not null and coalesce(p.due_early, p.due_on) <= :until and p.item = any (:items) and ${STANDS('m')}
+     group by 1, 2, 3, 4, 5, 6`,
+    { until, items: [...items] },
+  );
+  return rows;
+}
+
+/** How many services were done in the last quarter, and how many fell due in it and wait still. */
+export async function doneAndWaiting(db: Db, today: string): Promise<{ done: number; waiting: number }> {
+  const { rows } = await db.raw(
+    `select
+       (select count(*)::int from service_done where state = 'done' and at > :today::date - interval '90 days') as done,
+       (select count(*)::int from plan p join machine m on m.id = p.machine_id
+        where p.due_on between :today::date - 90 and :today::date - 14 and not p.by_its_people and ${STANDS('m')}) as waiting`,
+    { today },
+  );
+  return rows[0];
+}
+
+/** The open jobs of one person, with the day each was promised. */
+export async function promisedTo(
+  db: Db,
+  person: number,
+): Promise<
+  {
+    id: number;
+    tag: string;
+    maker: string;
+    model: string;
+    promised_on: string;
+    visit: string;
+    customer: string;
+    site: string | null;
+  }[]
+> {
+  return db('job as j')
+    .join('machine as m', 'm.id', 'j.machine_id')
+    .join('model', 'model.id', 'm.model_id')
+    .join('customer as c', 'c.id', 'j.customer_id')
+    .leftJoin('site', 'site.id', 'm.site_id')
+    .whereNull('j.closed_at')
+    .where('j.person_id', person)
+    .orderBy(['j.promised_on', 'j.id'])
+    .limit(500)
+    .select(
+      'j.id',
+      'm.tag',
+      'model.maker',
+      { model: 'model.name' },
+      'j.promised_on',
+      'j.visit',
+      { customer: 'c.name' },
+      { site: 'site.label' },
+    );
 }

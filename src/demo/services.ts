@@ -65,7 +65,7 @@ export async function writeServices(db: Knex, shop: Shop): Promise<void> {
       for (let k = Math.min(7, Math.floor(700 / every)) - 1; k >= 0; k--) {
         const on = addDays(shop.today, -(newest + k * every));
         // What falls due before the next visit is done at this one.
-        const now = items.filter((i) => isWanted(i, m, last.get(i.id), addDays(on, every)));
+        const now = items.filter((i) => isWanted(i, m, last.get(i.id), addDays(on, every + 25)));
         for (const item of await visit(db, m, now, on, k, shop)) note(item, on);
       }
     }
@@ -93,8 +93,10 @@ const useOf = (m: ServedMachine) => ({
 
 function isWanted(item: PlanItem, m: ServedMachine, last: string | undefined, next: string): boolean {
   if (item.reading) return true;
-  const days = intervalDays(item, useOf(m));
-  return days !== null && (last === undefined || addDays(last, days) < next);
+  const hours = item.bench?.hours;
+  const byHours = hours === undefined ? Infinity : Math.floor((hours / m.hours_per_week) * 7);
+  const days = Math.min(intervalDays(item, useOf(m)) ?? Infinity, byHours);
+  return Number.isFinite(days) && (last === undefined || addDays(last, days) < next);
 }
 
 /** One visit as it was written down. @returns what was done at it */
@@ -132,7 +134,8 @@ async function visit(
       job_id: job!.id,
       item: item.id,
       state,
-      words: state === 'left' ? LEFT[Math.floor(random() * LEFT.length)]! : state === 'worn' ? 'Worn, good for a while' : '',
+      words:
+        state === 'left' ? LEFT[Math.floor(random() * LEFT.length)]! : state === 'worn' ? 'Worn, good for a while' : '',
       look_again_on: state === 'done' ? null : addDays(on, 60),
       minutes,
       person_id: person,

@@ -172,7 +172,13 @@ export async function writeDemoShop(db: Knex) {
   });
   for (const c of customers) await refreshCustomerSearch(db, c.id);
   await writeProcedures(db, models, people[0]!);
-  const open = await writeOpenJobs(db, { people, machines: machines.filter((m, i) => i < MACHINES || modelOf.get(m.model_id)!.kind.startsWith('scrubber')), models: [...models, ...rarer], today, random });
+  const open = await writeOpenJobs(db, {
+    people,
+    machines: machines.filter((m, i) => i < MACHINES || modelOf.get(m.model_id)!.kind.startsWith('scrubber')),
+    models: [...models, ...rarer],
+    today,
+    random,
+  });
   await writePastMoney(db, random);
   const owner = { id: people[0]!, name: 'Wren Ostrey', role: 'owner' } as const;
   const hex = () => Math.floor(random() * 16).toString(16);
@@ -276,6 +282,8 @@ async function writeBook(
      from job before
      where before.machine_id = job.machine_id and before.id <> job.id
        and before.closed_at between job.taken_in_at - interval '90 days' and job.taken_in_at
+       and exists (select 1 from job_complaint a join job_complaint b on b.complaint = a.complaint
+         where a.job_id = job.id and b.job_id = before.id)
        and not exists (select 1 from job later where later.machine_id = job.machine_id and later.id not in (job.id, before.id)
          and later.closed_at between before.closed_at and job.taken_in_at)`,
   );

@@ -24,7 +24,9 @@ test('each fault has one life, of a shape that can be', () => {
 test('what runs more wears sooner, what perishes does not; a machine that rarely runs is no younger than half', () => {
   const belt = wearLives.find((w) => w.fault === 'belt-broken')!;
   const seal = wearLives.find((w) => w.fault === 'seal-leaking')!;
-  expect(lifeInUse(belt, 'upright-shaft-belt', 15).scaleYears).toBeLessThan(lifeInUse(belt, 'upright-shaft-belt', 1.5).scaleYears);
+  expect(lifeInUse(belt, 'upright-shaft-belt', 15).scaleYears).toBeLessThan(
+    lifeInUse(belt, 'upright-shaft-belt', 1.5).scaleYears,
+  );
   expect(lifeInUse(seal, 'upright-shaft-belt', 15)).toEqual(seal.life);
   // Ten hours a week are much at home, and what a scrubber is made for.
   expect(lifeInUse(belt, 'scrubber-walk-behind', 10)).toEqual(belt.life);

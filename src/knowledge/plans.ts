@@ -40,6 +40,8 @@ export interface PlanItem extends PlanRule {
   looks?: string[];
   /** Passing one of these proofs does it. */
   proofs?: string[];
+  /** How often a part is taken when it is done, 0 to 1; absent where none is as a rule. */
+  partShare?: number;
   /** Done so often, this item falls due. */
   counts?: string;
   reading?: ServiceReading;
@@ -74,6 +76,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
     minutes: 2,
     bench: { days: 365, times: 6 },
     counts: 'pre-filter-wash',
+    partShare: 1,
     parts: ['filter'],
   },
   {
@@ -83,6 +86,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
     minutes: 3,
     maker: { days: 365 },
     bench: { days: 365 },
+    partShare: 1,
     parts: ['filter'],
     looks: ['exhaust-filter-look'],
   },
@@ -98,7 +102,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
   {
     id: 'roll-hair',
     label: 'Hair off the roll',
-    stations: firstOf(...ROLLS),
+    stations: firstOf('roll'),
     minutes: 4,
     bench: { days: 90 },
     heavyDays: 30,
@@ -108,7 +112,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
   {
     // Its date comes from measured wear, never from a calendar.
     id: 'bristles',
-    label: 'Cam step or new roll, by wear',
+    label: 'Bristles measured',
     stations: firstOf(...ROLLS),
     minutes: 3,
     parts: ['roll'],
@@ -137,6 +141,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
     minutes: 3,
     bench: { days: 1095 },
     heavyDays: 730,
+    partShare: 1,
     parts: ['roll'],
   },
   {
@@ -146,6 +151,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
     minutes: 4,
     bench: { days: 365 },
     heavyDays: 180,
+    partShare: 1,
     parts: ['belt'],
   },
   {
@@ -182,6 +188,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
     minutes: 5,
     bench: { days: 540 },
     heavyDays: 365,
+    partShare: 1,
     parts: ['seal'],
   },
   {
@@ -263,6 +270,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
     after: { 'scrubber-walk-behind': 'blades-off', 'scrubber-ride-on': 'squeegee-off' },
     lie: 'side',
     ...MONTHLY,
+    partShare: 0.25,
     parts: ['squeegee'],
     looks: ['squeegee-edges'],
     reading: {

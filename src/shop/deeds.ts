@@ -25,6 +25,7 @@ import { makeLink, revokeLink } from './links/links';
 import { amendMail } from './mail/mailSettings';
 import { sendAgain } from './mail/outbox';
 import { sendMessage } from './mail/sendMessage';
+import { takeInterval, takeLife } from './lives/lives';
 import { lendIn, readLearning, weighLent } from './learning/learning';
 import { addModel, amendModel, mergeModels } from './models/models';
 import {
@@ -51,6 +52,7 @@ import { recordMeter } from './recordMeter/recordMeter';
 import { recordProof } from './recordProof/recordProof';
 import { revokeFinding } from './revokeFinding/revokeFinding';
 import { renewFeed } from './rounds/calendar';
+import { amendLetters } from './rounds/letters';
 import { sendDue } from './rounds/sendDue';
 import { serveItem } from './serveItem/serveItem';
 import { amendShop } from './shopBook/shopBook';
@@ -134,7 +136,10 @@ export const shopDeeds = {
   'shop/phrases': amendPhrases,
   'shop/close-day': closeDay,
   'shop/mail': amendMail,
+  'shop/letters': amendLetters,
   'rounds/feed': renewFeed,
+  'lives/interval': takeInterval,
+  'lives/life': takeLife,
   learning: lendIn,
   'gauges/usual': keepUsual,
   'me/passphrase': changeOwnPassphrase,

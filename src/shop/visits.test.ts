@@ -58,7 +58,15 @@ const readMeter = async (job: number, hours: number, daysAgo: number) => {
 describe('the list of a walk-behind scrubber’s planned service', () => {
   // Walk 11, common practice, no source: lid (float housing, ball, solution screen, vacuum screen dry), on its side (brush, four
   // blades, inlets), tanks and screws, plug and two hoses, belt.
-  const WALK = ['float-clean', 'intake-screen', 'solution-screen', 'squeegee-turn', 'inlets-clear', 'hose-wash', 'deck-belts-look'];
+  const WALK = [
+    'float-clean',
+    'intake-screen',
+    'solution-screen',
+    'squeegee-turn',
+    'inlets-clear',
+    'hose-wash',
+    'deck-belts-look',
+  ];
 
   test('is one list in an order of least turning: what opens each item comes before it, the motor stays dry', async () => {
     const job = await visit('scrubber-walk-behind');
@@ -112,12 +120,16 @@ describe('the list of a walk-behind scrubber’s planned service', () => {
     const fields = async (item: string, more: Partial<ServeItemDto>) =>
       (await refusal(serve(job, item, more))).fields.map((f) => f.field);
     expect(await fields('squeegee-turn', { readings: [{ place: 'front', value: 5 }] })).toEqual(['readings[0].value']);
-    expect(await fields('squeegee-turn', { readings: [{ place: 'front', value: 1.5 }] })).toEqual(['readings[0].value']);
+    expect(await fields('squeegee-turn', { readings: [{ place: 'front', value: 1.5 }] })).toEqual([
+      'readings[0].value',
+    ]);
     expect(await fields('squeegee-turn', { readings: [{ place: 'left', value: 1 }] })).toEqual(['readings[0].place']);
     expect(await fields('float-clean', { readings: [{ place: '', value: 1 }] })).toEqual(['readings[0]']);
     expect(await fields('float-clean', { state: 'left' })).toEqual(['words']);
     expect(await fields('float-clean', { state: 'worn' })).toEqual(['words']);
-    expect(await fields('float-clean', { state: 'left', words: 'No time', lookAgainOn: today })).toEqual(['lookAgainOn']);
+    expect(await fields('float-clean', { state: 'left', words: 'No time', lookAgainOn: today })).toEqual([
+      'lookAgainOn',
+    ]);
     expect(await fields('float-clean', { state: 'worn', found: 'nonsense' })).not.toEqual([]);
     expect(await fields('flat-belt', {})).toEqual(['item']);
     const twice = [1, 2].map((value) => ({ place: 'front', value }));
@@ -149,7 +161,10 @@ describe('a look that finds something', () => {
     expect(await planOf(job, 'hose-wash')).toMatchObject({ lastDoneOn: null, dueOn: day, by: 'finding' });
     expect(await planOf(job, 'skirts-look')).toMatchObject({ lastDoneOn: null, dueOn: null });
     const next = await again(job);
-    expect((await readJob(next)).service.find((l) => l.item === 'hose-wash')).toMatchObject({ state: 'soon', by: 'finding' });
+    expect((await readJob(next)).service.find((l) => l.item === 'hose-wash')).toMatchObject({
+      state: 'soon',
+      by: 'finding',
+    });
     // Done, it goes by its own interval again.
     await serve(next, 'hose-wash');
     await end(next);
@@ -375,9 +390,23 @@ describe('the operator', () => {
         ...(await base(job)),
         care: list.map(([item, doneDays, ofDays]) => ({ item, doneDays, ofDays })),
       });
-    const refused = await refusal(care([['deck-cleared', 21, 20], ['hair-cut-off', 1, 20]]));
+    const refused = await refusal(
+      care([
+        ['deck-cleared', 21, 20],
+        ['hair-cut-off', 1, 20],
+      ]),
+    );
     expect(refused.fields.map((f) => f.field)).toEqual(['care[0].doneDays', 'care[1].item']);
-    expect((await refusal(care([['lids-open', 1, 2], ['lids-open', 1, 2]]))).fields[0]!.field).toBe('care');
+    expect(
+      (
+        await refusal(
+          care([
+            ['lids-open', 1, 2],
+            ['lids-open', 1, 2],
+          ]),
+        )
+      ).fields[0]!.field,
+    ).toBe('care');
     await care([
       ['lids-open', 20, 20],
       ['deck-cleared', 3, 20],

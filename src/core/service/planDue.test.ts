@@ -120,7 +120,10 @@ describe('due', () => {
   });
 
   test('an earlier look asks for it sooner, and never later', () => {
-    expect(due(filter, { doneOn: TODAY, lookAgainOn: '2027-03-15' })).toMatchObject({ on: '2027-03-15', by: 'finding' });
+    expect(due(filter, { doneOn: TODAY, lookAgainOn: '2027-03-15' })).toMatchObject({
+      on: '2027-03-15',
+      by: 'finding',
+    });
     expect(due(filter, { doneOn: TODAY, lookAgainOn: '2029-03-15' })).toMatchObject({ by: 'plate' });
     expect(due(filter, { lookAgainOn: '2027-03-15' })).toMatchObject({ on: '2027-03-15', by: 'finding' });
   });
@@ -147,19 +150,26 @@ describe('due', () => {
   test('whichever comes first: more that is known never puts it off', () => {
     const dates = fc.integer({ min: -400, max: 400 }).map((d) => addDays(TODAY, d));
     fc.assert(
-      fc.property(fc.option(dates), fc.option(dates), fc.option(dates), fc.nat(12), (doneOn, lookAgainOn, wearOn, times) => {
-        const rule: PlanRule = { maker: { days: 200 }, bench: { days: 150, hours: 300, times: 6 } };
-        const wear = wearOn === null ? null : { day: dayNumber(wearOn), early: dayNumber(wearOn), late: dayNumber(wearOn) };
-        const full = due(rule, { doneOn, lookAgainOn, wear, times, timesOn: doneOn }, steady);
-        for (const less of [{ doneOn }, { doneOn, lookAgainOn }, { lookAgainOn }, { wear }]) {
-          const some = due(rule, less, steady);
-          if (some) expect(full!.on <= some.on).toBe(true);
-        }
-        if (full) {
-          expect(full.early <= full.on).toBe(true);
-          expect(full.late === null || full.early <= full.late).toBe(true);
-        }
-      }),
+      fc.property(
+        fc.option(dates),
+        fc.option(dates),
+        fc.option(dates),
+        fc.nat(12),
+        (doneOn, lookAgainOn, wearOn, times) => {
+          const rule: PlanRule = { maker: { days: 200 }, bench: { days: 150, hours: 300, times: 6 } };
+          const wear =
+            wearOn === null ? null : { day: dayNumber(wearOn), early: dayNumber(wearOn), late: dayNumber(wearOn) };
+          const full = due(rule, { doneOn, lookAgainOn, wear, times, timesOn: doneOn }, steady);
+          for (const less of [{ doneOn }, { doneOn, lookAgainOn }, { lookAgainOn }, { wear }]) {
+            const some = due(rule, less, steady);
+            if (some) expect(full!.on <= some.on).toBe(true);
+          }
+          if (full) {
+            expect(full.early <= full.on).toBe(true);
+            expect(full.late === null || full.early <= full.late).toBe(true);
+          }
+        },
+      ),
     );
   });
 });

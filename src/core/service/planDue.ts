@@ -122,7 +122,8 @@ export function dueOf(
   if (known.timesOn !== null && known.times >= times) certain(known.timesOn, 'times');
   if (known.wear !== null) within(known.wear, 'wear');
   if (known.lookAgainOn !== null) certain(known.lookAgainOn, 'finding');
-  if (rule.frost && frostMonth !== null) certain(frostAfter(known.doneOn ?? today, known.doneOn !== null, frostMonth), 'frost');
+  if (rule.frost && frostMonth !== null)
+    certain(frostAfter(known.doneOn ?? today, known.doneOn !== null, frostMonth), 'frost');
   if (found.length === 0) return null;
   const first = found.reduce((a, b) => (b.on < a.on ? b : a));
   const lates = found.flatMap((d) => (d.late === null ? [] : [d.late])).sort();

@@ -60,3 +60,26 @@ export function replacementAge(
     return { age: (low + high) / 2, costRate: cost((low + high) / 2) };
   }
 }
+
+/**
+ * What a unit of time costs when the part is replaced at each of some ages.
+ * @param ages above nought, rising
+ */
+export function costAt(
+  { shape, scale }: { shape: number; scale: number },
+  { planned, failure }: { planned: number; failure: number },
+  ages: readonly number[],
+): { age: number; costRate: number }[] {
+  const survival = (t: number) => Math.exp(-((t / scale) ** shape));
+  let [area, from] = [0, 0];
+  return ages.map((age) => {
+    const panels = Math.max(2, Math.ceil((2 * STEPS * (age - from)) / (scale * 30 ** (1 / shape)) + 1));
+    const step = (age - from) / panels;
+    for (let i = 0; i < panels; i++) {
+      const a = from + i * step;
+      area += (step / 6) * (survival(a) + 4 * survival(a + step / 2) + survival(a + step));
+    }
+    from = age;
+    return { age, costRate: (planned * survival(age) + failure * (1 - survival(age))) / area };
+  });
+}

@@ -61,36 +61,41 @@ describe('so many hours on', () => {
     [12, 100],
     [25, 200],
     [25, 20],
-  ])('of a pace that scatters, read %i times, the day lies in the interval about as often as it says', (times, ahead) => {
-    const random = seededRandom(31);
-    const week = () => -4 * (Math.log(1 - random()) + Math.log(1 - random()) + Math.log(1 - random()));
-    let inside = 0;
-    const RUNS = 400;
-    for (let n = 0; n < RUNS; n++) {
-      const at: MeterReading[] = [];
-      let hours = 0;
-      for (let i = 0; i < times; i++) {
-        at.push({ day: 7 * i, hours });
-        if (i < times - 1) hours += week();
+  ])(
+    'of a pace that scatters, read %i times, the day lies in the interval about as often as it says',
+    (times, ahead) => {
+      const random = seededRandom(31);
+      const week = () => -4 * (Math.log(1 - random()) + Math.log(1 - random()) + Math.log(1 - random()));
+      let inside = 0;
+      const RUNS = 400;
+      for (let n = 0; n < RUNS; n++) {
+        const at: MeterReading[] = [];
+        let hours = 0;
+        for (let i = 0; i < times; i++) {
+          at.push({ day: 7 * i, hours });
+          if (i < times - 1) hours += week();
+        }
+        const { early, late } = dayAfterHours(runningHours(at, 1), at.at(-1)!.day, ahead);
+        let [run, day] = [0, at.at(-1)!.day];
+        while (run < ahead) {
+          const more = week();
+          day += 7 * Math.min(1, (ahead - run) / more);
+          run += more;
+        }
+        if (early <= day && day <= late) inside++;
       }
-      const { early, late } = dayAfterHours(runningHours(at, 1), at.at(-1)!.day, ahead);
-      let [run, day] = [0, at.at(-1)!.day];
-      while (run < ahead) {
-        const more = week();
-        day += 7 * Math.min(1, (ahead - run) / more);
-        run += more;
-      }
-      if (early <= day && day <= late) inside++;
-    }
-    expect(inside / RUNS).toBeGreaterThan(0.9);
-    expect(inside / RUNS).toBeLessThan(0.995);
-  });
+      expect(inside / RUNS).toBeGreaterThan(0.9);
+      expect(inside / RUNS).toBeLessThan(0.995);
+    },
+  );
 });
 
 test('totals never fall, whatever is written down', () => {
   fc.assert(
     fc.property(
-      fc.array(fc.tuple(fc.integer({ min: 0, max: 2000 }), fc.double({ min: 0, max: 9e6, noNaN: true })), { maxLength: 40 }),
+      fc.array(fc.tuple(fc.integer({ min: 0, max: 2000 }), fc.double({ min: 0, max: 9e6, noNaN: true })), {
+        maxLength: 40,
+      }),
       fc.double({ min: 0, max: 168, noNaN: true }),
       (list, perWeek) => {
         const r = runningHours(

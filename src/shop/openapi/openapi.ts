@@ -236,6 +236,26 @@ export function openapi() {
         inQuery('customer', 'integer'),
         inQuery('after', 'string'),
       ]),
+      '/rounds/letters.pdf': file('A letter to everybody for whom something falls due, to print', 'application/pdf', [
+        inQuery('ahead', 'integer'),
+        inQuery('kind', 'string'),
+      ]),
+      '/rounds/parts': get('Parts that what falls due will take, with odds; ahead: days (30)', [
+        inQuery('ahead', 'integer'),
+      ]),
+      '/lives': get('What the history tells of a kind: lives, failures, what comes back', [inQuery('kind', 'string')]),
+      '/lives/life': {
+        ...get('How long a part lasted here, with its fit and its band', [
+          inQuery('kind', 'string'),
+          inQuery('fault', 'string'),
+        ]),
+        ...post(inWords(shopDeeds['lives/life'].spec), shopDeeds['lives/life'].spec.dto),
+      },
+      '/lives/interval': post(inWords(shopDeeds['lives/interval'].spec), shopDeeds['lives/interval'].spec.dto),
+      '/shop/letters': {
+        ...get('The words of the letters about what falls due'),
+        ...post(inWords(shopDeeds['shop/letters'].spec), shopDeeds['shop/letters'].spec.dto),
+      },
       '/rounds/feed': post(inWords(shopDeeds['rounds/feed'].spec), shopDeeds['rounds/feed'].spec.dto),
       '/shop/phrases': post(inWords(shopDeeds['shop/phrases'].spec), shopDeeds['shop/phrases'].spec.dto),
       '/shop/close-day': post(inWords(shopDeeds['shop/close-day'].spec), shopDeeds['shop/close-day'].spec.dto),
@@ -292,6 +312,7 @@ export function openapi() {
         jobId,
         inQuery('budget', 'integer'),
       ]),
+      '/jobs/{id}/service-report.pdf': file('What was done at a visit, on paper', 'application/pdf', [jobId]),
       ...deedPaths('/jobs/{id}', jobId, jobDeeds),
       '/drafts/{form}': {
         parameters: [{ name: 'form', in: 'path', required: true, schema: { type: 'string' } }],

@@ -8,6 +8,8 @@ export interface OperatorSheetView {
   /** Still open on the machine. */
   leftOpen: string[];
   nextOn: string | null;
+  /** That day is past. */
+  isDue: boolean;
   /** When it was here last. */
   visitedOn: string | null;
 }

@@ -38,7 +38,10 @@ export async function operatorSheet(tag: string): Promise<OperatorSheetView> {
       how: i.how,
       every: i.every,
       picture: i.picture,
-      because: [...new Set(found)].filter((f) => i.keepsAway.includes(f)).map(label).join(', '),
+      because: [...new Set(found)]
+        .filter((f) => i.keepsAway.includes(f))
+        .map(label)
+        .join(', '),
       kept: kept ? { doneDays: kept.done_days, ofDays: kept.of_days } : null,
     };
   });
@@ -58,6 +61,7 @@ export async function operatorSheet(tag: string): Promise<OperatorSheetView> {
     items: lines.sort((a, b) => urgency(b) - urgency(a)),
     leftOpen: open.map((f) => label(f.fault)),
     nextOn: machine.next_due_on,
+    isDue: machine.next_due_on !== null && machine.next_due_on < dayInZone(new Date(), shop.zone),
     visitedOn: last ? dayInZone(last.closed_at ?? last.taken_in_at, shop.zone) : null,
   };
 }

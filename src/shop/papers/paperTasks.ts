@@ -1,5 +1,6 @@
 import type { MessagePort } from 'node:worker_threads';
 import { gaugeById, reckon } from '@/core/gauges/catalogue';
+import { fitLives } from '../lives/fitLives';
 import { ProblemError, type FieldProblem } from '../problem';
 import { bookPaper, type BookOrder } from './bookPaper';
 import { bundleWithin } from './bundleWithin';
@@ -26,6 +27,7 @@ export const paperTasks = {
   documentPaper,
   reportPaper,
   lettersPaper,
+  fitLives: async (given: Parameters<typeof fitLives>[0]) => fitLives(given),
   reckonGauge: async (given: { id: string; raw: Parameters<typeof reckon>[1]; room: Parameters<typeof reckon>[2] }) =>
     reckon(gaugeById(given.id)!, given.raw, given.room) as Reckoned,
 };

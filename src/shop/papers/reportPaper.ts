@@ -44,7 +44,10 @@ function layout({ view, pictures }: ReportOrder): TDocumentDefinitions {
       ...(view.warning
         ? [
             {
-              table: { widths: ['*'], body: [[{ text: say(view.warning), bold: true, fontSize: 12, margin: [5, 4, 5, 4] }]] },
+              table: {
+                widths: ['*'],
+                body: [[{ text: say(view.warning), bold: true, fontSize: 12, margin: [5, 4, 5, 4] }]],
+              },
               layout: { hLineWidth: () => 2, vLineWidth: () => 2 },
             } as Content,
           ]
@@ -53,18 +56,16 @@ function layout({ view, pictures }: ReportOrder): TDocumentDefinitions {
       ...(pictures.length > 0
         ? [
             { text: 'Photographs', style: 'head' } as Content,
-            ...inPairs(pictures).map(
-              (pair): Content => ({
-                columns: pair.map((p) => ({
-                  stack: [
-                    { image: `data:image/jpeg;base64,${p.jpegBase64}`, fit: [245, 180] },
-                    { text: say(p.caption), fontSize: 8 },
-                  ],
-                  margin: [0, 0, 8, 8],
-                })),
-                unbreakable: true,
-              }),
-            ),
+            ...inPairs(pictures).map((pair): Content => ({
+              columns: pair.map((p) => ({
+                stack: [
+                  { image: `data:image/jpeg;base64,${p.jpegBase64}`, fit: [245, 180] },
+                  { text: say(p.caption), fontSize: 8 },
+                ],
+                margin: [0, 0, 8, 8],
+              })),
+              unbreakable: true,
+            })),
           ]
         : []),
     ],
@@ -88,5 +89,4 @@ function section({ title, rows }: ReportSection): Content[] {
   ];
 }
 
-const inPairs = <T,>(list: readonly T[]): T[][] =>
-  list.flatMap((_, i) => (i % 2 === 0 ? [list.slice(i, i + 2)] : []));
+const inPairs = <T>(list: readonly T[]): T[][] => list.flatMap((_, i) => (i % 2 === 0 ? [list.slice(i, i + 2)] : []));

@@ -68,7 +68,12 @@ export function dueOfMachine(inputs: PlanInputs, today: string): ItemDue[] {
       lookAgainOn: row?.look_again_on ?? null,
       wear: wearOf(item, row, inputs),
     };
-    return { item, rule, row, due: dueOf(rule, useOf(inputs), known, running, { today, frostMonth: inputs.frostMonth }) };
+    return {
+      item,
+      rule,
+      row,
+      due: dueOf(rule, useOf(inputs), known, running, { today, frostMonth: inputs.frostMonth }),
+    };
   });
 }
 

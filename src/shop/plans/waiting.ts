@@ -19,7 +19,11 @@ export interface Waiting {
   own: OwnLife[];
 }
 
-export async function waitingOf(db: Db, kinds: readonly string[], shop: Pick<ShopRow, 'labour_minor'>): Promise<Waiting> {
+export async function waitingOf(
+  db: Db,
+  kinds: readonly string[],
+  shop: Pick<ShopRow, 'labour_minor'>,
+): Promise<Waiting> {
   const lists = await Promise.all(kinds.map(async (kind) => [kind, await partsFor(db, kind)] as const));
   const prices = new Map(
     lists.map(([kind, parts]) => [
@@ -56,7 +60,8 @@ export function weekMinorOf(
   const ours = own.filter((o) => o.kind === of.kind);
   const sum = wears.reduce((total, w) => {
     const life = lifeHere(w, of, ours);
-    const age = of.lastDoneOn === null ? life.scaleYears / 2 : Math.max(0, daysBetween(of.lastDoneOn, today)) / YEAR_DAYS;
+    const age =
+      of.lastDoneOn === null ? life.scaleYears / 2 : Math.max(0, daysBetween(of.lastDoneOn, today)) / YEAR_DAYS;
     return total + waitingCost(life, age, price(w.fault));
   }, 0);
   return Math.round(sum);

@@ -2,9 +2,9 @@ import ICAL from 'ical.js';
 import { addDays } from '@/core/service/days';
 import { customerById } from '@/data/customers';
 import { database } from '@/data/database';
-import { dueForCalendar, feedByToken, putFeed, type DueItem } from '@/data/rounds';
+import { dueForCalendar, feedByToken, promisedTo, putFeed, type DueItem } from '@/data/rounds';
 import { shopSettings } from '@/data/shopSettings';
-import { planItems } from '@/knowledge/plans';
+import { planItem } from '@/knowledge/plans';
 import { everyone } from '../access/roles';
 import { openedBy } from '../access/secretAddress';
 import { tokenHash, tokenOfPress } from '../access/secrets';
@@ -28,16 +28,22 @@ export const renewFeed = shopDeed(
   async (person, dto): Promise<RenewedFeed> => {
     const token = tokenOfPress(person.id, dto.key);
     const customer = dto.scope === 'customer' ? (dto.customer ?? 0) : null;
-    await once(person, 'renew-feed', dto, `${dto.scope}:${customer ?? ''}`, async (db) => {
-      if (customer !== null && !(await customerById(db, customer))) throw notFound('This customer');
-      await putFeed(db, {
-        scope: dto.scope,
-        customer_id: customer,
-        token_hash: tokenHash(token),
-        person_id: person.id,
-      });
-      return {};
-    });
+    await once(
+      person,
+      'renew-feed',
+      dto,
+      `${dto.scope}:${customer ?? (dto.scope === 'person' ? person.id : '')}`,
+      async (db) => {
+        if (customer !== null && !(await customerById(db, customer))) throw notFound('This customer');
+        await putFeed(db, {
+          scope: dto.scope,
+          customer_id: customer,
+          token_hash: tokenHash(token),
+          person_id: person.id,
+        });
+        return {};
+      },
+    );
     return { path: `/cal/${token}.ics` };
   },
 );
@@ -48,6 +54,8 @@ export async function calendarOf(token: string, address: string): Promise<string
   const feed = await openedBy(db, token, address, 'This calendar', (hash) => feedByToken(db, hash));
   const shop = await shopSettings(db);
   const today = dayInZone(new Date(), shop.zone);
+  if (feed.scope === 'person')
+    return writeEvents(shop.name, promisedEvents(await promisedTo(db, feed.person_id)), today);
   const rows = await dueForCalendar(db, addDays(today, AHEAD_DAYS), feed.customer_id, MOST_LINES);
   return writeCalendar(shop.name, rows, today);
 }
@@ -63,25 +71,52 @@ export function writeCalendar(
   })[],
   today: string,
 ): string {
-  const calendar = new ICAL.Component('vcalendar');
-  calendar.addPropertyWithValue('version', '2.0');
-  calendar.addPropertyWithValue('prodid', '-//Grit Keeper//Rounds//EN');
-  calendar.addPropertyWithValue('x-wr-calname', name);
   const days = new Map<string, typeof rows>();
   for (const row of rows) {
     const key = `${row.machine_id}:${row.due_on}`;
     days.set(key, [...(days.get(key) ?? []), row]);
   }
-  for (const [key, items] of days) {
+  const events = [...days].map(([key, items]): DayEvent => {
     const [first] = items;
+    return {
+      id: key.replace(':', '-'),
+      on: first!.due_on,
+      says: `${first!.tag} ${first!.maker} ${first!.model}: ${items.map((i) => planItem(i.item)?.label ?? i.item).join(', ')}`,
+      where: [first!.customer, first!.site].filter(Boolean).join(', '),
+    };
+  });
+  return writeEvents(name, events, today);
+}
+
+/** What one person promised: an event for each open job, on its day. */
+const promisedEvents = (jobs: Awaited<ReturnType<typeof promisedTo>>): DayEvent[] =>
+  jobs.map((j) => ({
+    id: `job-${j.id}`,
+    on: j.promised_on,
+    says: `${j.tag} ${j.maker} ${j.model}: ${j.visit === '' ? 'promised' : 'service'}, job ${j.id}`,
+    where: [j.customer, j.site].filter(Boolean).join(', '),
+  }));
+
+interface DayEvent {
+  id: string;
+  on: string;
+  says: string;
+  where: string;
+}
+
+function writeEvents(name: string, events: readonly DayEvent[], today: string): string {
+  const calendar = new ICAL.Component('vcalendar');
+  calendar.addPropertyWithValue('version', '2.0');
+  calendar.addPropertyWithValue('prodid', '-//Grit Keeper//Rounds//EN');
+  calendar.addPropertyWithValue('x-wr-calname', name);
+  for (const e of events) {
     const event = new ICAL.Component('vevent');
-    const labels = items.map((i) => planItems.find((p) => p.id === i.item)?.label ?? i.item);
-    event.addPropertyWithValue('uid', `${key.replace(':', '-')}@gritkeeper`);
+    event.addPropertyWithValue('uid', `${e.id}@gritkeeper`);
     event.addPropertyWithValue('dtstamp', ICAL.Time.fromDateString(today).convertToZone(ICAL.Timezone.utcTimezone));
-    event.addPropertyWithValue('dtstart', ICAL.Time.fromDateString(first!.due_on));
-    event.addPropertyWithValue('dtend', ICAL.Time.fromDateString(addDays(first!.due_on, 1)));
-    event.addPropertyWithValue('summary', `${first!.tag} ${first!.maker} ${first!.model}: ${labels.join(', ')}`);
-    event.addPropertyWithValue('location', [first!.customer, first!.site].filter(Boolean).join(', '));
+    event.addPropertyWithValue('dtstart', ICAL.Time.fromDateString(e.on));
+    event.addPropertyWithValue('dtend', ICAL.Time.fromDateString(addDays(e.on, 1)));
+    event.addPropertyWithValue('summary', e.says);
+    event.addPropertyWithValue('location', e.where);
     event.addPropertyWithValue('transp', 'TRANSPARENT');
     calendar.addSubcomponent(event);
   }

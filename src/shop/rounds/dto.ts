@@ -3,9 +3,48 @@ import type { DueBy } from '@/core/service/planDue';
 import { DeedDto } from '../deed/dto';
 import { JobDeedDto } from '../jobDeed/dto';
 
+/** What a letter can name: the owner, what falls due machine by machine, the shop and its telephone, the day. */
+export const LETTER_FIELDS = ['owner', 'machines', 'shop', 'phone', 'date'] as const;
+
+export class AmendLettersDto extends JobDeedDto {
+  @Matches(/^[^\r\n]{1,200}$/, { message: 'One line, 200 characters at most.' })
+  subject!: string;
+
+  @IsString()
+  @Length(1, 5000, { message: 'Some words, 5,000 characters at most.' })
+  words!: string;
+}
+
+export interface LettersView {
+  version: number;
+  subject: string;
+  words: string;
+  fields: string[];
+}
+
+/** A part that is likely wanted for what falls due. */
+export interface PartWanted {
+  code: string;
+  label: string;
+  /** On the average, and between what with four chances in five. */
+  expected: number;
+  low: number;
+  high: number;
+  stock: number;
+  /** For how many services. */
+  services: number;
+}
+
+export interface PartsWanted {
+  until: string;
+  parts: PartWanted[];
+  /** Of what fell due lately, the share that was done: nobody comes for all of it. */
+  doneShare: number;
+}
+
 export class RenewFeedDto extends DeedDto {
-  @IsIn(['shop', 'customer'], { message: 'Of the shop, or of one customer.' })
-  scope!: 'shop' | 'customer';
+  @IsIn(['shop', 'customer', 'person'], { message: 'Of the shop, of one customer, or of one’s own jobs.' })
+  scope!: 'shop' | 'customer' | 'person';
 
   @IsOptional()
   @IsInt()
@@ -63,5 +102,7 @@ export interface RoundsView {
   /** Where the next page begins; null at the end. */
   after: string | null;
   currency: string;
+  /** The shop’s words for a letter, with their fields. */
+  letter: { subject: string; words: string; shop: string; phone: string };
   locale: string;
 }

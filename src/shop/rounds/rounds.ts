@@ -5,6 +5,7 @@ import { shopSettings } from '@/data/shopSettings';
 import { planItem } from '@/knowledge/plans';
 import { waitingOf, weekMinorOf, type Waiting } from '../plans/waiting';
 import { dayInZone } from '../settings/day';
+import { lettersOf } from './letters';
 import type { DueLine, RoundsView } from './dto';
 
 const PAGE = 30;
@@ -55,6 +56,11 @@ export async function rounds({ ahead, ...asked }: RoundsAsked): Promise<RoundsVi
     }),
     after: found.length > PAGE && last ? `${last.first_due}~${last.first_machine}` : null,
     currency: shop.currency,
+    letter: {
+      ...lettersOf(shop),
+      shop: shop.name,
+      phone: (shop.letterhead as { phone?: string }).phone ?? '',
+    },
     locale: shop.locale,
   };
 }

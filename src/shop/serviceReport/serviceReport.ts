@@ -38,7 +38,11 @@ export async function serviceReport(jobId: number): Promise<ServiceReportView> {
     job: job.id,
     tag: job.machine.tag,
     of: [
-      [`${job.machine.maker} ${job.machine.model}`, job.machine.tag, job.machine.serial && `serial ${job.machine.serial}`]
+      [
+        `${job.machine.maker} ${job.machine.model}`,
+        job.machine.tag,
+        job.machine.serial && `serial ${job.machine.serial}`,
+      ]
         .filter(Boolean)
         .join(', '),
       [job.customer.name, site?.label].filter(Boolean).join(', '),
@@ -55,7 +59,10 @@ export async function serviceReport(jobId: number): Promise<ServiceReportView> {
         job.service.filter((l) => l.said !== null).map((l) => [l.label, SAYS[l.said!], details(l)]),
       ),
       ...part('Found', lines(sheet.found)),
-      ...part('Found and not mended', lines([...sheet.leftOpen, sheet.ownersWord && `The owner: “${sheet.ownersWord}”`])),
+      ...part(
+        'Found and not mended',
+        lines([...sheet.leftOpen, sheet.ownersWord && `The owner: “${sheet.ownersWord}”`]),
+      ),
       ...part('Fitted', lines(sheet.fitted)),
       ...part(
         'Proved',
@@ -69,7 +76,7 @@ export async function serviceReport(jobId: number): Promise<ServiceReportView> {
         ]),
       ),
       ...part('To watch', lines([sheet.advice])),
-      ...part('Next', nextRows(plans, job)),
+      ...part('Next', nextRows(plans, job, sheet.today)),
     ],
     photographs: job.photographs.slice(0, MOST_PICTURES).map((p) => ({ id: p.id, caption: p.caption })),
   };
@@ -88,7 +95,7 @@ function details({ item, readings, words, lookAgainOn }: ServiceLine): string {
 }
 
 /** While the job is open nothing was reset: what is said to be done here is not due any more. */
-function nextRows(plans: readonly PlanRow[], job: JobFacts): string[][] {
+function nextRows(plans: readonly PlanRow[], job: JobFacts, today: string): string[][] {
   const doneHere = new Set(job.closedAt ? [] : job.service.filter((l) => l.said === 'done').map((l) => l.item));
   return plans
     .flatMap((p) => {
@@ -96,7 +103,7 @@ function nextRows(plans: readonly PlanRow[], job: JobFacts): string[][] {
       const by = byWords(p.due_by);
       return [
         [
-          spanWords({ on: p.due_on, early: p.due_early, late: p.due_late }),
+          p.due_on < today ? 'now' : spanWords({ on: p.due_on, early: p.due_early, late: p.due_late }),
           `${planItem(p.item)?.label ?? p.item}${by && `, ${by}`}`,
           p.by_its_people ? 'by you, between visits' : 'by the shop',
         ],

@@ -45,7 +45,7 @@ import { TakeInDto, type NewModelDto } from './dto';
 /** Form under which a half-filled take-in is kept. */
 export const TAKE_IN_DRAFT = 'take-in';
 
-/** A machine that comes again within this many days of being handed back is a comeback. Common practice, no source. */
+/** A machine that comes again for the same complaint within so many days of being handed back is a comeback. Common practice, no source. */
 export const COMEBACK_DAYS = 90;
 
 /**
@@ -91,7 +91,7 @@ function opened(person: Person, dto: TakeInDto): Promise<{ job: number; tag: str
     if (known && dto.purchasedOn && dto.purchasedOn !== known.purchased_on)
       await updateMachine(db, known.id, bought(dto.purchasedOn, model!));
     if (known?.scrapped_on) await updateMachine(db, known.id, { scrapped_on: null });
-    const comeback = await lastClosedJob(db, machineId, COMEBACK_DAYS);
+    const comeback = await lastClosedJob(db, machineId, COMEBACK_DAYS, dto.complaints);
     const jobId = await insertJob(db, {
       machine_id: machineId,
       customer_id: customerId,
@@ -123,7 +123,8 @@ function opened(person: Person, dto: TakeInDto): Promise<{ job: number; tag: str
       await tell('warranty', `Under warranty until ${warranty}: the owner chose to have it repaired here.`);
     if (warranty && dto.warrantyChoice === 'authorised')
       await tell('warranty', `Under warranty until ${warranty}: the owner chose the authorised shop.`);
-    if (comeback) await tell('comeback', `Comes back within ${COMEBACK_DAYS} days of job ${comeback.id}.`);
+    if (comeback)
+      await tell('comeback', `Comes back for the same complaint within ${COMEBACK_DAYS} days of job ${comeback.id}.`);
     if (dto.meterHours !== undefined) {
       await insertMeterReading(db, {
         machine_id: machineId,

@@ -92,8 +92,10 @@ export function MachinePast({ desk }: { desk: JobDesk }) {
 
 /** What earlier visits left open, and what is due on it. */
 function StillOpen({ job }: { job: JobFacts }) {
-  const past = job.service.filter((s) => s.state === 'past' && s.said !== 'done');
-  const unknown = job.service.filter((s) => s.state === 'unknown' && s.said !== 'done');
+  // A visit has them all on its list.
+  const onList = job.visit === '' ? job.service : [];
+  const past = onList.filter((s) => s.state === 'past' && s.said !== 'done');
+  const unknown = onList.filter((s) => s.state === 'unknown' && s.said !== 'done');
   if (job.openFaults.length + past.length + unknown.length === 0) return null;
   return (
     <Box sx={{ display: 'grid', gap: 0.75 }}>

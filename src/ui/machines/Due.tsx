@@ -25,10 +25,10 @@ export function Due({ card }: { card: MachineCardView }) {
         <Table size="small" sx={{ '& td, & th': { verticalAlign: 'top' } }}>
           <TableHead>
             <TableRow>
-              <TableCell>What</TableCell>
+              <TableCell sx={{ width: '44%' }}>What</TableCell>
               <TableCell>Done last</TableCell>
               <TableCell>Due</TableCell>
-              <TableCell align="right">A week later costs</TableCell>
+              <TableCell align="right">+ 1 week</TableCell>
             </TableRow>
           </TableHead>
           <TableBody>
@@ -45,9 +45,7 @@ export function Due({ card }: { card: MachineCardView }) {
                 </TableCell>
                 <TableCell sx={{ color: p.overdue && !p.byItsPeople ? 'bench.brass' : undefined }}>
                   {p.dueOn ? (
-                    <Reading strong={p.overdue}>
-                      {p.overdue ? p.dueOn : spanWords({ ...p, on: p.dueOn })}
-                    </Reading>
+                    <Reading strong={p.overdue}>{p.overdue ? p.dueOn : spanWords({ ...p, on: p.dueOn })}</Reading>
                   ) : (
                     'look at it next time'
                   )}

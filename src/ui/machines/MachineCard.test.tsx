@@ -117,7 +117,9 @@ test('what is past its day is told apart by words, not by colour alone', async (
 test('the plan says within which days, by what, what plate and bench say, and what a week later costs', async () => {
   show();
   await settle();
-  const rows = within(screen.getByRole('region', { name: 'Plans' })).getAllByRole('row').map((r) => r.textContent);
+  const rows = within(screen.getByRole('region', { name: 'Plans' }))
+    .getAllByRole('row')
+    .map((r) => r.textContent);
   expect(rows[1]).toBe('Wash the filterthe bench: 30 days; the plate: 90 days2030-02-012030-03-01 past$12.34');
   expect(rows[2]).toBe('Toothed beltthis shop: 50 h2030-02-012030-08-20 to 2030-09-12by its hours');
 });
@@ -131,10 +133,7 @@ test('what was read at services stands with its unit, its limit and its own line
     at,
   });
   show({
-    serviceReadings: [
-      read('', 18.5, '2030-01-01T08:00:00.000Z'),
-      read('', 17.1, '2030-02-01T08:00:00.000Z'),
-    ],
+    serviceReadings: [read('', 18.5, '2030-01-01T08:00:00.000Z'), read('', 17.1, '2030-02-01T08:00:00.000Z')],
     meter: [{ at: '2030-02-01T08:00:00.000Z', hours: 4 }],
     running: {
       hoursPerWeek: 9.8,

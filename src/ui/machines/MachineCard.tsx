@@ -142,7 +142,7 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
         sx={{
           display: 'grid',
           gap: 3,
-          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) minmax(0, 1.3fr)' },
+          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
           alignItems: 'start',
         }}
       >
@@ -170,8 +170,8 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
                 <Reading>{dayAt(card.meter.at(-1)!.at, card.zone)}</Reading>
                 {card.running.from === 'meter' && (
                   <>
-                    ; it runs about <Reading strong>{card.running.hoursPerWeek} h a week</Reading> ({card.running.low} to{' '}
-                    {card.running.high})
+                    ; it runs about <Reading strong>{card.running.hoursPerWeek} h a week</Reading> ({card.running.low}{' '}
+                    to {card.running.high})
                   </>
                 )}
               </Typography>

@@ -37,6 +37,12 @@ const view = (groups: RoundGroup[], after: string | null = null): RoundsView => 
   after,
   currency: 'USD',
   locale: 'en-US',
+  letter: {
+    subject: 'Your machines fall due',
+    words: 'Dear {owner}:\n{machines}\nCall {shop}, {phone}.',
+    shop: 'Test bench',
+    phone: '555 0100',
+  },
 });
 const settle = () => act(async () => {});
 const show = (first: RoundsView) => stand(<RoundsScreen first={first} ahead={30} kind="" />);

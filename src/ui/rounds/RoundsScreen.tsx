@@ -9,12 +9,15 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { moneyText } from '@/core/money/currency';
+import { byWords, spanWords } from '@/core/service/dueWords';
+import { merged } from '@/core/letters/mergeFields';
 import { knowledge } from '@/knowledge';
 import type { RenewedFeed, RoundGroup, RoundsView } from '@/shop/rounds/dto';
 import { Empty, Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
+import { PartsToHave } from './PartsToHave';
 
 const AHEAD = [
   { days: 0, label: 'due by today' },
@@ -38,8 +41,8 @@ export function RoundsScreen({ first, ahead, kind }: { first: RoundsView; ahead:
     const next = (await response.json()) as RoundsView;
     setPages((p) => [...p, next]);
   };
-  const renew = async () => {
-    const made = await send<RenewedFeed>('POST', '/api/v1/rounds/feed', { key: crypto.randomUUID(), scope: 'shop' });
+  const renew = async (scope: 'shop' | 'person') => {
+    const made = await send<RenewedFeed>('POST', '/api/v1/rounds/feed', { key: crypto.randomUUID(), scope });
     if (made.ok) setFeed(`${window.location.origin}${made.value.path}`);
   };
   return (
@@ -78,9 +81,22 @@ export function RoundsScreen({ first, ahead, kind }: { first: RoundsView; ahead:
             </MenuItem>
           ))}
         </TextField>
-        <Button size="small" onClick={() => void renew()} sx={{ ml: { md: 'auto' } }}>
-          Address for a calendar
-        </Button>
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', ml: { md: 'auto' } }}>
+          <Button
+            size="small"
+            component="a"
+            href={`/api/v1/rounds/letters.pdf?ahead=${ahead}&kind=${kind}`}
+            target="_blank"
+          >
+            Letters to print
+          </Button>
+          <Button size="small" onClick={() => void renew('shop')}>
+            Address for a calendar
+          </Button>
+          <Button size="small" onClick={() => void renew('person')}>
+            One of my own jobs
+          </Button>
+        </Box>
       </Box>
       {feed && (
         <TextField
@@ -92,6 +108,7 @@ export function RoundsScreen({ first, ahead, kind }: { first: RoundsView; ahead:
           }}
         />
       )}
+      <PartsToHave key={ahead} ahead={ahead} />
       {groups.length === 0 && <Empty>Nothing falls due by {first.until}.</Empty>}
       {groups.map((g) => (
         <Group key={g.customer.id} group={g} view={first} />
@@ -143,7 +160,7 @@ function Group({ group: { customer, lines, weekMinor }, view }: { group: RoundGr
           </Button>
         )}
       </Box>
-      {open && <Letter customer={customer} lines={lines} onDone={() => setOpen(false)} />}
+      {open && <Letter customer={customer} lines={lines} view={view} onDone={() => setOpen(false)} />}
       {lines.map((l) => (
         <Box
           key={`${l.machine} ${l.item}`}
@@ -169,6 +186,8 @@ function Group({ group: { customer, lines, weekMinor }, view }: { group: RoundGr
             {l.label}
             <Box component="span" sx={{ color: 'text.secondary' }}>
               {l.pastDays > 0 && `, ${l.pastDays} days past`}
+              {l.early !== null && l.early !== l.late && `, ${spanWords({ ...l, on: l.dueOn })}`}
+              {byWords(l.by) && `, ${byWords(l.by)}`}
               {l.lastDoneOn === null && ', never known to be done'}
               {l.openJob !== null && ', is here now'}
             </Box>
@@ -185,22 +204,29 @@ function Group({ group: { customer, lines, weekMinor }, view }: { group: RoundGr
 function Letter({
   customer,
   lines,
+  view,
   onDone,
 }: {
   customer: RoundGroup['customer'];
   lines: RoundGroup['lines'];
+  view: RoundsView;
   onDone: () => void;
 }) {
   const tags = [...new Set(lines.map((l) => l.tag))];
-  const proposed = [
-    'This falls due on your machines:',
-    ...tags.map((tag) => {
-      const own = lines.filter((l) => l.tag === tag);
-      return `- ${own[0]!.model} (${tag}): ${own.map((l) => `${l.label.toLowerCase()}, ${l.dueOn}`).join('; ')}`;
-    }),
-    'Call us, and we make a day of it.',
-  ].join('\n');
-  const [words, setWords] = useState(proposed);
+  const fields = {
+    owner: customer.name,
+    machines: tags
+      .map((tag) => {
+        const own = lines.filter((l) => l.tag === tag);
+        const items = own.map((l) => `${l.label.toLowerCase()}, ${l.pastDays > 0 ? 'now' : l.dueOn}`);
+        return `- ${own[0]!.model} (${tag}): ${items.join('; ')}`;
+      })
+      .join('\n'),
+    shop: view.letter.shop,
+    phone: view.letter.phone,
+    date: view.today,
+  };
+  const [words, setWords] = useState(() => merged(view.letter.words, fields));
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
   const go = async () => {
@@ -210,7 +236,7 @@ function Letter({
     const sent = await send('POST', `/api/v1/customers/${customer.id}/send-due`, {
       key: crypto.randomUUID(),
       version: Math.max(1, version),
-      subject: tags.length === 1 ? `Your ${lines[0]!.model} falls due` : 'Your machines fall due',
+      subject: merged(view.letter.subject, fields),
       words,
     });
     setBusy(false);

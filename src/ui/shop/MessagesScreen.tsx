@@ -8,6 +8,8 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { TermsView } from '@/shop/terms/dto';
 import type { MailView, OutboxView } from '@/shop/mail/dto';
+import type { LettersView } from '@/shop/rounds/dto';
+import { DueLetters } from './DueLetters';
 import { OwnersLanguages } from './OwnersLanguages';
 import { EditSheet } from '../parts/EditSheet';
 import { dayAt } from '../parts/instants';
@@ -33,12 +35,14 @@ export function MessagesScreen({
   terms,
   mail,
   outbox,
+  letters,
   zone,
   mayAmend,
 }: {
   terms: TermsView;
   mail: MailView;
   outbox: OutboxView;
+  letters: LettersView;
   zone: string;
   mayAmend: boolean;
 }) {
@@ -110,6 +114,7 @@ export function MessagesScreen({
             </Box>
           )}
         </Box>
+        <DueLetters letters={letters} mayAmend={mayAmend} />
         <OwnersLanguages terms={terms} mayAmend={mayAmend} />
         {outbox.standIn && (
           <Box component="section" aria-label="Simulated mailbox">

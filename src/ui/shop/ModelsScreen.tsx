@@ -12,11 +12,13 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
 import { knowledge } from '@/knowledge';
+import { planItemsOn } from '@/knowledge/plans';
 import type { ModelView } from '@/shop/models/dto';
 import { EditSheet, type EditField } from '../parts/EditSheet';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
+import { plateLines, readPlates } from './plateLines';
 import { readStations, stationLines } from './stationLines';
 
 const kindLabel = (id: string) => knowledge.kinds.find((k) => k.id === id)?.label ?? id;
@@ -37,6 +39,8 @@ const values = (m: ModelView) => ({
   filters: m.filters,
   droppedStations: m.droppedStations,
   addedStations: stationLines(m.addedStations),
+  plates: plateLines(m.plates),
+  sealedBattery: m.sealedBattery === null ? '' : m.sealedBattery ? 'yes' : 'no',
   note: m.note,
 });
 
@@ -96,6 +100,28 @@ function fields(kindId: string): EditField[] {
       help: 'one a line: power, after cord: leakage switch',
       span: 3,
     },
+    {
+      name: 'plates',
+      label: 'What its plate says of its service',
+      sort: 'lines',
+      help: `one a line, such as ${planItemsOn(kindId)[0]?.id ?? 'safety-test'}: 90 days, 50 h`,
+      ...(kind?.supply === 'lead-acid' ? { span: 3 as const } : {}),
+    },
+    ...(kind?.supply === 'lead-acid'
+      ? [
+          {
+            name: 'sealedBattery',
+            label: 'Its batteries are closed',
+            sort: 'choice' as const,
+            choices: [
+              { value: '', label: 'not known' },
+              { value: 'yes', label: 'yes: no water' },
+              { value: 'no', label: 'no: they are watered' },
+            ],
+            span: 3 as const,
+          },
+        ]
+      : []),
     { name: 'note', label: 'Note', sort: 'long' },
   ];
 }
@@ -224,8 +250,10 @@ export function ModelsScreen({ models, mayPut }: { models: ModelView[]; mayPut: 
           {...(open.id === 0 ? {} : { version: open.version })}
           url={open.id === 0 ? '/api/v1/models' : `/api/v1/models/${open.id}`}
           draft={`model-${open.id === 0 ? 'new' : open.id}`}
-          body={(v) => ({
+          body={({ sealedBattery, ...v }) => ({
             ...v,
+            plates: readPlates(lines(v.plates)),
+            sealedBattery: sealedBattery === 'yes' ? true : sealedBattery === 'no' ? false : null,
             mainsV: Number(v.mainsV),
             warrantyMonths: Number(v.warrantyMonths),
             belts: lines(v.belts),

@@ -20,7 +20,11 @@ const values = (s: ShopView) => ({
   units: s.units,
   comebackMinutes: String(s.comebackMinutes),
   lockMinutes: s.lockMinutes === null ? '' : String(s.lockMinutes),
+  frostMonth: s.frostMonth === null ? '' : String(s.frostMonth),
 });
+
+const monthName = (month: number) =>
+  new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }).format(Date.UTC(2001, month - 1, 1));
 
 /** What holds for the whole shop, and for this browser. */
 export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean }) {
@@ -34,6 +38,7 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
     ['Benches', String(shop.benches)],
     ['Units', shop.units === 'inch' ? 'Inch' : 'Metric'],
     ['A comeback costs', `${shop.comebackMinutes} minutes`],
+    ['First frost', shop.frostMonth === null ? 'none here' : monthName(shop.frostMonth)],
     ['A screen locks itself', shop.lockMinutes === null ? 'never' : `after ${shop.lockMinutes} quiet minutes`],
   ];
   return (
@@ -98,16 +103,28 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
               help: 'of quiet; empty for never. What is typed stays.',
               span: 3,
             },
+            {
+              name: 'frostMonth',
+              label: 'First frost',
+              sort: 'choice',
+              choices: [
+                { value: '', label: 'none here' },
+                ...Array.from({ length: 12 }, (_, i) => ({ value: String(i + 1), label: monthName(i + 1) })),
+              ],
+              help: 'tanks and hoses are drained before it',
+              span: 3,
+            },
           ]}
           values={values(shop)}
           version={shop.version}
           url="/api/v1/shop"
           draft="shop"
-          body={({ lockMinutes, ...v }) => ({
+          body={({ lockMinutes, frostMonth, ...v }) => ({
             ...v,
             mainsV: Number(v.mainsV),
             benches: Number(v.benches),
             comebackMinutes: Number(v.comebackMinutes),
+            frostMonth: frostMonth === '' || frostMonth === null ? null : Number(frostMonth),
             lockMinutes: lockMinutes === '' || lockMinutes === null ? null : Number(lockMinutes),
           })}
           current={(s) => ({ values: values(s as ShopView), version: (s as ShopView).version })}

@@ -14,6 +14,7 @@ const PLACES = [
   { href: '/shop/money', label: 'Money' },
   { href: '/shop/messages', label: 'Messages' },
   { href: '/shop/learning', label: 'Finder' },
+  { href: '/shop/lives', label: 'Lives' },
   { href: '/shop/audit', label: 'Audit' },
   { href: '/shop/doors', label: 'Door' },
   { href: '/shop/data', label: 'In and out' },

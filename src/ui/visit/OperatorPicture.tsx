@@ -3,7 +3,12 @@ import type { OperatorPicture as Name } from '@/knowledge/operatorCare';
 
 /** A drop of water at a point. */
 const drop = (x: number, y: number, r = 3) => (
-  <path key={`${x} ${y}`} d={`M${x} ${y - 2 * r}C${x + r} ${y - r} ${x + r} ${y} ${x + r} ${y}A${r} ${r} 0 0 1 ${x - r} ${y}C${x - r} ${y} ${x - r} ${y - r} ${x} ${y - 2 * r}Z`} fill="currentColor" stroke="none" />
+  <path
+    key={`${x} ${y}`}
+    d={`M${x} ${y - 2 * r}C${x + r} ${y - r} ${x + r} ${y} ${x + r} ${y}A${r} ${r} 0 0 1 ${x - r} ${y}C${x - r} ${y} ${x - r} ${y - r} ${x} ${y - 2 * r}Z`}
+    fill="currentColor"
+    stroke="none"
+  />
 );
 /** An arrow from one point to another. */
 const arrow = (x1: number, y1: number, x2: number, y2: number) => {
@@ -18,10 +23,10 @@ const arrow = (x1: number, y1: number, x2: number, y2: number) => {
 };
 const floor = <line x1={6} y1={84} x2={90} y2={84} strokeWidth={3} />;
 const tank = <path d="M22 34H74L70 80H26Z" />;
-const brush = (x: number, y: number) => (
+const brush = (x: number, y: number, r = 22) => (
   <g key={`${x} ${y}`}>
-    <ellipse cx={x} cy={y} rx={22} ry={6} />
-    <path d={`M${x - 20} ${y + 3}L${x - 23} ${y + 15}M${x - 10} ${y + 6}L${x - 12} ${y + 18}M${x} ${y + 6}V${y + 18}M${x + 10} ${y + 6}L${x + 12} ${y + 18}M${x + 20} ${y + 3}L${x + 23} ${y + 15}`} />
+    <ellipse cx={x} cy={y} rx={r} ry={5} />
+    <path d={[-0.9, -0.45, 0, 0.45, 0.9].map((k) => `M${x + k * r} ${y + 4}L${x + 1.1 * k * r} ${y + 17}`).join('')} />
   </g>
 );
 const cross = (
@@ -74,10 +79,10 @@ const PICTURES: Record<Name, ReactNode> = {
   'clear-deck': (
     <>
       <path d="M12 30H84V44H12Z" />
-      {brush(32, 50)}
-      {brush(66, 50)}
-      <path d="M24 70C36 58 44 80 56 66S76 74 86 60" strokeDasharray="4 3" strokeWidth={3} />
-      {arrow(60, 88, 84, 88)}
+      {brush(29, 51, 16)}
+      {brush(67, 51, 16)}
+      <path d="M12 74C24 62 34 86 48 72S66 84 72 78" strokeWidth={3} />
+      {arrow(72, 78, 88, 88)}
     </>
   ),
   'brush-out': (

@@ -49,25 +49,25 @@ export function OperatorSheet({ sheet }: { sheet: OperatorSheetView }) {
           '@media print': { border: 0, p: 0, width: 'auto' },
         }}
       >
-        <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, borderBottom: '2.4pt solid #000', pb: '2mm' }}>
+        <Box
+          sx={{ display: 'flex', justifyContent: 'space-between', gap: 2, borderBottom: '2.4pt solid #000', pb: '2mm' }}
+        >
           <Box>
             <Box component="h1" sx={{ m: 0, fontFamily: fonts.label, fontSize: '17pt', lineHeight: 1.1 }}>
               {machine.maker} {machine.model}
             </Box>
-            <Box sx={{ fontSize: '9pt' }}>
-              {[machine.tag, machine.owner, machine.site].filter(Boolean).join(', ')}
-            </Box>
+            <Box sx={{ fontSize: '9pt' }}>{[machine.tag, machine.owner, machine.site].filter(Boolean).join(', ')}</Box>
           </Box>
           <Box sx={{ fontSize: '9pt', textAlign: 'right' }}>
             <strong>{sheet.shop}</strong>
             {sheet.phone && <Box>{sheet.phone}</Box>}
-            {sheet.nextOn && <Box>next service by {sheet.nextOn}</Box>}
+            {sheet.nextOn && <Box>{sheet.isDue ? 'service is due now' : `next service by ${sheet.nextOn}`}</Box>}
           </Box>
         </Box>
         {sheet.leftOpen.length > 0 && (
           <Box sx={{ border: '1.6pt solid #000', p: '2mm', mt: '3mm', fontSize: '10pt' }}>
-            Still to be mended: {sheet.leftOpen.join(', ').toLowerCase()}. Stop, key or plug out, and call us when it gets
-            worse.
+            Still to be mended: {sheet.leftOpen.join(', ').toLowerCase()}. Stop, key or plug out, and call us when it
+            gets worse.
           </Box>
         )}
         {form === 'sheet' ? <Sheet items={sheet.items} /> : <Card items={sheet.items} />}
@@ -148,7 +148,15 @@ function Card({ items }: { items: OperatorLine[] }) {
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, 1fr)', gap: '3mm', mt: '4mm' }}>
       {items.slice(0, 10).map((i) => (
-        <Box key={i.id} sx={{ textAlign: 'center', breakInside: 'avoid', border: i.because ? '1.6pt solid #000' : '0.5pt solid #999', p: '1.5mm' }}>
+        <Box
+          key={i.id}
+          sx={{
+            textAlign: 'center',
+            breakInside: 'avoid',
+            border: i.because ? '1.6pt solid #000' : '0.5pt solid #999',
+            p: '1.5mm',
+          }}
+        >
           <OperatorPicture name={i.picture as Picture} size="22mm" />
           <Box sx={{ fontFamily: fonts.label, fontWeight: 700, fontSize: '9.5pt', lineHeight: 1.1 }}>{i.label}</Box>
           <Box sx={{ fontSize: '8pt' }}>{EVERY[i.every]}</Box>

@@ -73,17 +73,7 @@ export function VisitItem({ desk, line }: { desk: JobDesk; line: ServiceLine }) 
 }
 
 /** What is said with it: readings place by place, what was found, why, and by when it is looked at again. */
-function Sayings({
-  desk,
-  line,
-  state,
-  onDone,
-}: {
-  desk: JobDesk;
-  line: ServiceLine;
-  state: Said;
-  onDone: () => void;
-}) {
+function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLine; state: Said; onDone: () => void }) {
   const { job, busy, act, refusal } = desk;
   const kind = job.machine.kind;
   const item = planItem(line.item)!;
@@ -111,9 +101,7 @@ function Sayings({
       words,
       ...(again ? { lookAgainOn: again } : {}),
       ...(state === 'worn' && found ? { found } : {}),
-      ...(filled.length > 0
-        ? { readings: filled.map((place) => ({ place, value: readNumber(typed[place]!)! })) }
-        : {}),
+      ...(filled.length > 0 ? { readings: filled.map((place) => ({ place, value: readNumber(typed[place]!)! })) } : {}),
     });
     if (saved) onDone();
   };

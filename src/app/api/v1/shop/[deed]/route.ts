@@ -4,6 +4,7 @@ import { shopDeeds } from '@/shop/deeds';
 import { takings } from '@/shop/documents/takings';
 import { mailView } from '@/shop/mail/mailSettings';
 import { notFound, refuseIf } from '@/shop/problem';
+import { letters } from '@/shop/rounds/letters';
 import { isCalendarDate } from '@/shop/settings/day';
 import { shopToday } from '@/shop/settings/shopToday';
 import { termsOf } from '@/shop/terms/terms';
@@ -13,6 +14,7 @@ type Which = { params: Promise<{ deed: string }> };
 export const GET = answer<Which>(async (request, { params }) => {
   const { deed } = await params;
   if (deed === 'terms') return Response.json(await termsOf());
+  if (deed === 'letters') return Response.json(await letters());
   if (deed === 'mail') return Response.json(await mailView());
   if (deed !== 'takings') throw notFound(`shop/${deed.slice(0, 60)}`);
   const day = new URL(request.url).searchParams.get('day') ?? (await shopToday());
