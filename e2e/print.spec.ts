@@ -25,6 +25,7 @@ test('tag, job sheet and care sheet each fit their paper', async ({ page, baseUR
   await page.getByRole('button', { name: 'A4, to cut out' }).click();
   expect(pagesOf(await page.pdf({ preferCSSPageSize: true }))).toEqual({ count: 1, width: 210, height: 297 });
   expect(await print(`${job}/job-sheet`, /^Job sheet/)).toEqual({ count: 1, width: 210, height: 297 });
+  expect(await print(`${job}/service-report`, /^Service report/)).toEqual({ count: 1, width: 210, height: 297 });
   expect(await print(`${job}/care-sheet`, /^Care sheet/)).toEqual({ count: 1, width: 210, height: 297 });
 });
 

@@ -26,6 +26,7 @@ async function screens(page: Page, place: Place): Promise<string[]> {
       '/machines?q=nobody-has-this-name',
       tag,
       `${tag}/tag`,
+      `${tag}/operator-sheet`,
       '/machines/GK-9999',
       '/rounds',
       '/wall',
@@ -33,9 +34,19 @@ async function screens(page: Page, place: Place): Promise<string[]> {
       '/customers/1',
     ],
     'a job': [
-      ...['take-in', 'find', 'agree', 'strip', 'fit', 'prove', 'hand-back', 'care-sheet', 'job-sheet', 'tray-card'].map(
-        (s) => `${job}/${s}`,
-      ),
+      ...[
+        'take-in',
+        'find',
+        'agree',
+        'strip',
+        'fit',
+        'prove',
+        'hand-back',
+        'care-sheet',
+        'job-sheet',
+        'tray-card',
+        'service-report',
+      ].map((s) => `${job}/${s}`),
       ...jobs.slice(1, 3).map((j) => `${j}/find`),
     ],
     gauges: [
@@ -46,7 +57,9 @@ async function screens(page: Page, place: Place): Promise<string[]> {
     ],
     'the shop': [
       '/shop',
-      ...['settings', 'models', 'people', 'learning', 'audit', 'data', 'money', 'messages'].map((s) => `/shop/${s}`),
+      ...['settings', 'models', 'people', 'learning', 'audit', 'data', 'money', 'messages', 'lives'].map(
+        (s) => `/shop/${s}`,
+      ),
       '/papers/1',
     ],
   };

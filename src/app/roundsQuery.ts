@@ -1,6 +1,6 @@
 import { knowledge } from '@/knowledge';
 import { refuseIf } from '@/shop/problem';
-import type { RoundsAsked } from '@/shop/rounds/rounds';
+import type { RoundsAsked } from '@/shop/rounds/dto';
 
 const USUAL_DAYS = 30;
 const MOST_DAYS = 400;

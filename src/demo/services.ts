@@ -79,11 +79,11 @@ export async function writeServices(db: Knex, shop: Shop): Promise<void> {
 
 /** So many days after a visit the next is made: before anything of the shop’s falls due. */
 function everyDays(m: ServedMachine, items: readonly PlanItem[]): number {
-  const days = items.flatMap((i) => (i.byItsPeople ? [] : [intervalDays(i, useOf(m)) ?? Infinity]));
+  const days = items.flatMap((i) => (i.byItsPeople ? [] : [intervalDays(i, machineUse(m)) ?? Infinity]));
   return Math.max(25, Math.min(350, Math.min(...days) - 3));
 }
 
-const useOf = (m: ServedMachine) => ({
+const machineUse = (m: ServedMachine) => ({
   pets: m.pets,
   hoursPerWeek: m.hours_per_week,
   ordinaryHoursPerWeek: ordinaryHoursPerWeek(m.kind),
@@ -95,7 +95,7 @@ function isWanted(item: PlanItem, m: ServedMachine, last: string | undefined, ne
   if (item.reading) return true;
   const hours = item.bench?.hours;
   const byHours = hours === undefined ? Infinity : Math.floor((hours / m.hours_per_week) * 7);
-  const days = Math.min(intervalDays(item, useOf(m)) ?? Infinity, byHours);
+  const days = Math.min(intervalDays(item, machineUse(m)) ?? Infinity, byHours);
   return Number.isFinite(days) && (last === undefined || addDays(last, days) < next);
 }
 

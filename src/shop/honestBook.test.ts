@@ -73,7 +73,8 @@ describe('plans', () => {
     ] as const)
       await serveItem(shop.person, job, { ...(await base(job)), item, state: done ? 'done' : '' });
     expect(
-      (await refusal(serveItem(shop.person, job, { ...(await base(job)), item: 'squeegee-turn', state: 'done' }))).fields,
+      (await refusal(serveItem(shop.person, job, { ...(await base(job)), item: 'squeegee-turn', state: 'done' })))
+        .fields,
     ).toEqual([{ field: 'item', message: 'There is no service squeegee-turn for this kind of machine.' }]);
     await toHandBack(shop.person, job);
     await end(job);

@@ -7,7 +7,7 @@ import { runningHours, type RunningHours } from './runningHours';
 // monthly or each 50 h).
 const filter: PlanRule = { maker: { days: 90 }, bench: { days: 90 }, heavyDays: 30 };
 const float: PlanRule = { maker: { days: 30 }, bench: { days: 30, hours: 50 } };
-const use = (more: Partial<MachineUse> = {}): MachineUse => ({
+const usedSo = (more: Partial<MachineUse> = {}): MachineUse => ({
   pets: false,
   trade: false,
   hoursPerWeek: 1.5,
@@ -33,28 +33,31 @@ const steady = runningHours(
 );
 
 describe('interval', () => {
-  test('ordinary use keeps the maker’s plate', () => expect(intervalDays(filter, use())).toBe(90));
-  test('pets make it monthly', () => expect(intervalDays(filter, use({ pets: true, hoursPerWeek: 1 }))).toBe(30));
+  test('ordinary use keeps the maker’s plate', () => expect(intervalDays(filter, usedSo())).toBe(90));
+  test('pets make it monthly', () => expect(intervalDays(filter, usedSo({ pets: true, hoursPerWeek: 1 }))).toBe(30));
   test('half as much use again shortens in proportion', () =>
-    expect(intervalDays({ bench: { days: 270 } }, use({ hoursPerWeek: 2.25 }))).toBe(180));
+    expect(intervalDays({ bench: { days: 270 } }, usedSo({ hoursPerWeek: 2.25 }))).toBe(180));
   test('what counts hours itself is not shortened twice; what is much at home is little in the trade', () => {
-    expect(intervalDays(float, use({ hoursPerWeek: 30 }))).toBe(30);
+    expect(intervalDays(float, usedSo({ hoursPerWeek: 30 }))).toBe(30);
     const hoses: PlanRule = { bench: { days: 90 } };
-    expect(intervalDays(hoses, use({ hoursPerWeek: 10, ordinaryHoursPerWeek: 10 }))).toBe(90);
-    expect(intervalDays(hoses, use({ hoursPerWeek: 20, ordinaryHoursPerWeek: 10 }))).toBe(45);
+    expect(intervalDays(hoses, usedSo({ hoursPerWeek: 10, ordinaryHoursPerWeek: 10 }))).toBe(90);
+    expect(intervalDays(hoses, usedSo({ hoursPerWeek: 20, ordinaryHoursPerWeek: 10 }))).toBe(45);
   });
   test('a safety test is for trade use only, cells are watered only where they can be', () => {
     const test: PlanRule = { bench: { days: 365 }, tradeOnly: true };
-    expect([intervalDays(test, use()), intervalDays(test, use({ trade: true, hoursPerWeek: 1 }))]).toEqual([null, 365]);
+    expect([intervalDays(test, usedSo()), intervalDays(test, usedSo({ trade: true, hoursPerWeek: 1 }))]).toEqual([
+      null,
+      365,
+    ]);
     const water: PlanRule = { bench: { days: 30 }, flooded: true };
-    const planned = [true, false, null].map((sealedBattery) => isPlanned(water, use({ sealedBattery }), null));
+    const planned = [true, false, null].map((sealedBattery) => isPlanned(water, usedSo({ sealedBattery }), null));
     expect(planned).toEqual([false, true, true]);
   });
   test('never beyond the maker’s, never longer with more use', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 80, noNaN: true }), fc.double({ min: 0, max: 80, noNaN: true }), (a, b) => {
         const [little, much] = a < b ? [a, b] : [b, a];
-        const days = (h: number) => intervalDays(filter, use({ hoursPerWeek: h }))!;
+        const days = (h: number) => intervalDays(filter, usedSo({ hoursPerWeek: h }))!;
         expect(days(much)).toBeLessThanOrEqual(days(little));
         expect(days(little)).toBeLessThanOrEqual(90);
       }),
@@ -63,8 +66,8 @@ describe('interval', () => {
 });
 
 describe('due', () => {
-  const due = (rule: PlanRule, k: Partial<PlanKnown>, running = still, frost: number | null = null, u = use()) =>
-    dueOf(rule, u, known(k), running, here(frost));
+  const due = (rule: PlanRule, k: Partial<PlanKnown>, running = still, frost: number | null = null, used = usedSo()) =>
+    dueOf(rule, used, known(k), running, here(frost));
 
   test('what nobody knows to have been done has no day', () => {
     expect(due(filter, {})).toBeNull();
@@ -78,7 +81,7 @@ describe('due', () => {
       late: '2027-05-02',
       by: 'plate',
     });
-    expect(due(filter, { doneOn: '2027-02-01' }, still, null, use({ pets: true }))).toMatchObject({
+    expect(due(filter, { doneOn: '2027-02-01' }, still, null, usedSo({ pets: true }))).toMatchObject({
       on: '2027-03-03',
       by: 'days',
     });
@@ -144,7 +147,7 @@ describe('due', () => {
     expect(due(rule, {}, still, 11)).toMatchObject({ on: '2027-11-01', by: 'frost' });
     expect(due(rule, { doneOn: '2026-10-15' }, still, 11)).toMatchObject({ on: '2027-11-01' });
     expect(due(rule, { doneOn: '2027-01-15' }, still, 2)).toMatchObject({ on: '2028-02-01' });
-    expect([isPlanned(rule, use(), null), isPlanned(rule, use(), 11)]).toEqual([false, true]);
+    expect([isPlanned(rule, usedSo(), null), isPlanned(rule, usedSo(), 11)]).toEqual([false, true]);
   });
 
   test('whichever comes first: more that is known never puts it off', () => {

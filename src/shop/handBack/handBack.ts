@@ -149,7 +149,8 @@ async function resetPlans(
     today,
   );
   for (const item of items)
-    if (!done.includes(item) && done.some((d) => d.id === item.counts)) await countForPlan(db, machineId, item.id, today);
+    if (!done.includes(item) && done.some((d) => d.id === item.counts))
+      await countForPlan(db, machineId, item.id, today);
   for (const line of job.service)
     if (line.said !== null && line.lookAgainOn !== null) await lookAgain(db, machineId, line.item, line.lookAgainOn);
   await refreshPlans(db, [machineId]);

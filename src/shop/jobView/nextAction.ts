@@ -47,7 +47,8 @@ const aboutMinutes = (minutes: number) => Math.max(0.5, Math.round(2 * minutes) 
 /** Nothing is complained of: what is due is done. */
 function onVisit(job: WrittenFacts): NextAction {
   const ahead = job.visitOrder?.lines[0];
-  if (ahead?.sort === 'step') return { text: `Service: ${ahead.step.label}`, minutes: aboutMinutes(ahead.step.minutes) };
+  if (ahead?.sort === 'step')
+    return { text: `Service: ${ahead.step.label}`, minutes: aboutMinutes(ahead.step.minutes) };
   const line = ahead
     ? job.service.find((s) => s.item === ahead.item)
     : job.service.find((s) => s.said === null && s.state !== 'later');

@@ -50,7 +50,8 @@ export function serviceList(kind: Kind, of: Serviced, today: string): ServiceLin
         item: item.id,
         label: item.label,
         station: item.stations[kind.id]!,
-        state: due === null ? (isPlanned(item, use, shop.frostMonth) ? 'unknown' : 'later') : stateOf(due, plan!.due_early),
+        state:
+          due === null ? (isPlanned(item, use, shop.frostMonth) ? 'unknown' : 'later') : stateOf(due, plan!.due_early),
         lastDoneOn: plan?.last_done_on ?? null,
         dueOn: due,
         early: plan?.due_early ?? null,

@@ -34,7 +34,9 @@ export function visitOrder(
       return { item, opens };
     });
   const wanted = new Set(items.flatMap((i) => i.opens.map((s) => s.id)));
-  const steps = procedure.steps.filter((s) => wanted.has(s.id) && !done.has(s.id) && !s.instead.some((i) => done.has(i)));
+  const steps = procedure.steps.filter(
+    (s) => wanted.has(s.id) && !done.has(s.id) && !s.instead.some((i) => done.has(i)),
+  );
   const lines: Line[] = [
     ...steps.map((step) => ({ ...step, step })),
     ...items.map(({ item, opens }) => ({

@@ -43,7 +43,8 @@ export function keepClocks(onTrouble: (error: unknown) => void): () => void {
       await ringClocks();
       if (round++ % TIDY_EVERY === 0) await tidy();
       const stale = await refreshStale();
-      sleep = stale > 0 ? 0 : Math.max(20, Math.min(LONGEST_SLEEP_MS, (await nextRingMs(database())) ?? LONGEST_SLEEP_MS));
+      sleep =
+        stale > 0 ? 0 : Math.max(20, Math.min(LONGEST_SLEEP_MS, (await nextRingMs(database())) ?? LONGEST_SLEEP_MS));
     } catch (error) {
       onTrouble(error);
     }

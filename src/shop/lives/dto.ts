@@ -1,4 +1,5 @@
 import { IsBoolean, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
+import type { GroupLife } from '@/core/service/fitLives';
 import type { CumulativePoint } from '@/core/service/meanCumulative';
 import type { SurvivorStep } from '@/core/service/survivors';
 import type { FittedLife } from '@/core/service/weibullFit';
@@ -86,14 +87,7 @@ export interface LifeView {
   label: string;
   /** In days; null with fewer than two failures. */
   fit: FittedLife | null;
-  /** By model and by use; a scale only where enough failed, else the whole kind’s holds. In days. */
-  groups: {
-    name: string;
-    failures: number;
-    stillWhole: number;
-    scale: number | null;
-    scaleRange: [number, number] | null;
-  }[];
+  groups: GroupLife[];
   /** So few that nothing should be taken over. */
   few: boolean;
   /** Failure by failure, whatever the law. */

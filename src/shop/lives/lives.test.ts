@@ -89,7 +89,7 @@ test('with too few nothing is taken over, and the usual life holds', async () =>
   await expect(lives('nonsense')).rejects.toMatchObject({ status: 404 });
 });
 
-// NIST/SEMATECH e-Handbook of Statistical Methods, 8.4.1.2: ten failures and ten units whole at 500 h: 1.7208 and 606.5280. As
+// NIST/SEMATECH e-Handbook of Statistical Methods, 8.4.1.3: ten failures and ten units whole at 500 h: 1.7208 and 606.5280. As
 // the history of twenty machines, an hour for a day, it must come out of the database as it went in.
 test('the published lives come out of the history as they went in', async () => {
   const FAULT = 'filter-clogged';

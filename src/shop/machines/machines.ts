@@ -25,7 +25,6 @@ import { openJobOf } from '@/data/jobs';
 import { photographsOfMachine } from '@/data/photographs';
 import { planInputs } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
-import { kindById } from '@/knowledge';
 import { planViews, runningView } from '../plans/planViews';
 import { waitingOf, weekMinorOf } from '../plans/waiting';
 import type { ListQuery, Page } from '../lists/dto';
@@ -187,7 +186,11 @@ export async function machineCardOf(db: Db, tag: string): Promise<MachineCardVie
     },
     sites: sites.map((s) => ({ id: s.id, label: s.label })),
     plans: planViews(inputs!, today, (item, lastDoneOn) =>
-      weekMinorOf({ item, kind: model!.kind, lastDoneOn, hoursPerWeek: Number(machine.hours_per_week) }, today, waiting),
+      weekMinorOf(
+        { item, kind: model!.kind, lastDoneOn, hoursPerWeek: Number(machine.hours_per_week) },
+        today,
+        waiting,
+      ),
     ),
     running: runningView(inputs!),
     serviceReadings: served.map(({ at, ...r }) => ({ ...r, at: at.toISOString() })).reverse(),

@@ -1,6 +1,18 @@
 import 'reflect-metadata';
 import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Matches, Max, Min } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  Min,
+} from 'class-validator';
 import { DeedDto } from '../deed/dto';
 import { Nested } from '../nested';
 

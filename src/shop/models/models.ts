@@ -109,7 +109,8 @@ async function keep(db: Db, id: number | null, dto: PutModelDto): Promise<number
     });
     const items = planItemsOn(kind.id).map((i) => i.id);
     dto.plates?.forEach((p, i) => {
-      if (!items.includes(p.item)) problems.push({ field: `plates[${i}].item`, message: 'This kind has no such service.' });
+      if (!items.includes(p.item))
+        problems.push({ field: `plates[${i}].item`, message: 'This kind has no such service.' });
       if (!p.days && !p.hours) problems.push({ field: `plates[${i}].days`, message: 'Days, hours or both.' });
     });
   }
@@ -117,7 +118,10 @@ async function keep(db: Db, id: number | null, dto: PutModelDto): Promise<number
   const before = id === null ? undefined : await modelById(db, id);
   const plates = dto.plates
     ? Object.fromEntries(
-        dto.plates.map((p) => [p.item, { ...(p.days ? { days: p.days } : {}), ...(p.hours ? { hours: p.hours } : {}) }]),
+        dto.plates.map((p) => [
+          p.item,
+          { ...(p.days ? { days: p.days } : {}), ...(p.hours ? { hours: p.hours } : {}) },
+        ]),
       )
     : (before?.plates ?? {});
   const stored = await store(db, id, {

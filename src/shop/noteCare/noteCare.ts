@@ -17,9 +17,7 @@ export const noteCare = jobDeed({
       ...(own.some((o) => o.id === c.item)
         ? []
         : [{ field: `care[${i}].item`, message: 'The operators of this kind have no such item.' }]),
-      ...(c.doneDays > c.ofDays
-        ? [{ field: `care[${i}].doneDays`, message: 'More days than there were.' }]
-        : []),
+      ...(c.doneDays > c.ofDays ? [{ field: `care[${i}].doneDays`, message: 'More days than there were.' }] : []),
     ]);
     if (new Set(care.map((c) => c.item)).size < care.length)
       problems.push({ field: 'care', message: 'One item stands twice.' });

@@ -1,6 +1,6 @@
 import type { MessagePort } from 'node:worker_threads';
 import { gaugeById, reckon } from '@/core/gauges/catalogue';
-import { fitLives } from '../lives/fitLives';
+import { fitLives } from '@/core/service/fitLives';
 import { ProblemError, type FieldProblem } from '../problem';
 import { bookPaper, type BookOrder } from './bookPaper';
 import { bundleWithin } from './bundleWithin';

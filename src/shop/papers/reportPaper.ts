@@ -1,6 +1,6 @@
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import type { ReportSection, ServiceReportView } from '../serviceReport/dto';
+import type { ReportSection, ServiceReportView } from './dto';
 import { prepareTypefaces } from './preparedTypefaces';
 import { inTypefaces as say } from './typefaces';
 

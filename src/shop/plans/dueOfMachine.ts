@@ -39,7 +39,7 @@ export function ruleHere(item: PlanItem, { plates, own }: Pick<PlanFacts, 'plate
   };
 }
 
-export function useOf({ kind, machine, trade, sealedBattery }: PlanInputs): MachineUse {
+export function machineUse({ kind, machine, trade, sealedBattery }: PlanInputs): MachineUse {
   return {
     pets: machine.pets,
     hoursPerWeek: Number(machine.hours_per_week),
@@ -72,7 +72,7 @@ export function dueOfMachine(inputs: PlanInputs, today: string): ItemDue[] {
       item,
       rule,
       row,
-      due: dueOf(rule, useOf(inputs), known, running, { today, frostMonth: inputs.frostMonth }),
+      due: dueOf(rule, machineUse(inputs), known, running, { today, frostMonth: inputs.frostMonth }),
     };
   });
 }

@@ -2,7 +2,7 @@ import { dateOfDay } from '@/core/service/days';
 import { intervalDays, isPlanned, type Habit } from '@/core/service/planDue';
 import type { PlanInputs } from '@/data/plans';
 import type { PlanView, RunningView } from './dto';
-import { dueOfMachine, runningOf, useOf, type ItemDue } from './dueOfMachine';
+import { dueOfMachine, runningOf, machineUse, type ItemDue } from './dueOfMachine';
 
 /**
  * A machine's plan for its card: by its day, then what nobody knows. What is not planned for its use, and was never
@@ -14,7 +14,7 @@ export function planViews(
   weekMinor: (item: string, lastDoneOn: string | null) => number | null,
 ): PlanView[] {
   const views = dueOfMachine(inputs, today).flatMap(({ item, rule, row, due }): PlanView[] => {
-    if (due === null && !isPlanned(rule, useOf(inputs), inputs.frostMonth)) return [];
+    if (due === null && !isPlanned(rule, machineUse(inputs), inputs.frostMonth)) return [];
     const lastDoneOn = row?.last_done_on ?? null;
     return [
       {
@@ -42,7 +42,7 @@ export function planViews(
 /** The bench's habit with its days as this use shortens them. */
 function benchOf({ maker: _, ...rule }: ItemDue['rule'], inputs: PlanInputs): Habit | null {
   if (!rule.bench) return null;
-  const days = rule.bench.days === undefined ? null : intervalDays(rule, useOf(inputs));
+  const days = rule.bench.days === undefined ? null : intervalDays(rule, machineUse(inputs));
   return { ...rule.bench, ...(days === null ? {} : { days }) };
 }
 

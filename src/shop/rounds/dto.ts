@@ -106,3 +106,12 @@ export interface RoundsView {
   letter: { subject: string; words: string; shop: string; phone: string };
   locale: string;
 }
+
+/** What of the rounds is asked for. */
+export interface RoundsAsked {
+  /** Days ahead. */
+  ahead: number;
+  kind?: string;
+  customer?: number;
+  after?: { due: string; machine: number };
+}

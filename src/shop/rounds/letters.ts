@@ -9,8 +9,7 @@ import { onVersion, shopDeed } from '../deed/deed';
 import { inPaperThread } from '../papers/paperThreads';
 import { refuseIf } from '../problem';
 import { dayInZone } from '../settings/day';
-import { AmendLettersDto, LETTER_FIELDS, type LettersView } from './dto';
-import type { RoundsAsked } from './rounds';
+import { AmendLettersDto, LETTER_FIELDS, type LettersView, type RoundsAsked } from './dto';
 
 /** More are not printed at once. */
 const MOST_LETTERS = 200;

@@ -6,19 +6,11 @@ import { planItem } from '@/knowledge/plans';
 import { waitingOf, weekMinorOf, type Waiting } from '../plans/waiting';
 import { dayInZone } from '../settings/day';
 import { lettersOf } from './letters';
-import type { DueLine, RoundsView } from './dto';
+import type { DueLine, RoundsAsked, RoundsView } from './dto';
 
 const PAGE = 30;
 /** Of one page at most: a fleet is shown by its most urgent. */
 const MOST_LINES = 600;
-
-export interface RoundsAsked {
-  /** Days ahead. */
-  ahead: number;
-  kind?: string;
-  customer?: number;
-  after?: { due: string; machine: number };
-}
 
 /** What falls due, customer by customer, so that one visit serves all their machines; earliest first, page by page. */
 export async function rounds({ ahead, ...asked }: RoundsAsked): Promise<RoundsView> {

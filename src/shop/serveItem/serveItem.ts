@@ -68,11 +68,14 @@ function problemsOf(item: PlanItem, kind: string, dto: ServeItemDto, words: stri
   (dto.readings ?? []).forEach(({ place, value }, i) => {
     const at = `readings[${i}]`;
     if (!reading) problems.push({ field: at, message: 'Nothing is read at this item.' });
-    else if (!placesOf(reading, kind).includes(place)) problems.push({ field: `${at}.place`, message: 'No such place.' });
+    else if (!placesOf(reading, kind).includes(place))
+      problems.push({ field: `${at}.place`, message: 'No such place.' });
     else if (value < reading.range[0] || value > reading.range[1] || (reading.whole && !Number.isInteger(value)))
       problems.push({
         field: `${at}.value`,
-        message: `${reading.whole ? 'A whole number, ' : ''}${reading.range[0]} to ${reading.range[1]} ${reading.unit}`.trim() + '.',
+        message:
+          `${reading.whole ? 'A whole number, ' : ''}${reading.range[0]} to ${reading.range[1]} ${reading.unit}`.trim() +
+          '.',
       });
   });
   if (new Set(dto.readings?.map((r) => r.place)).size !== (dto.readings?.length ?? 0))
@@ -89,7 +92,9 @@ function minutesSince({ state }: DeedScene, item: string): number | null {
 }
 
 function sentence(item: PlanItem, dto: ServeItemDto, words: string): string {
-  const read = (dto.readings ?? []).map((r) => [r.place, `${r.value} ${item.reading!.unit}`.trim()].filter(Boolean).join(' '));
+  const read = (dto.readings ?? []).map((r) =>
+    [r.place, `${r.value} ${item.reading!.unit}`.trim()].filter(Boolean).join(' '),
+  );
   return [
     `${item.label}${SAYS[dto.state as 'done']}`,
     read.length > 0 ? `${item.reading!.label.toLowerCase()} ${read.join(', ')}` : '',

@@ -10,7 +10,7 @@ import { careSheet } from '../careSheet/careSheet';
 import type { JobFacts, ServiceLine } from '../jobView/dto';
 import { inPaperThread } from '../papers/paperThreads';
 import { dayInZone } from '../settings/day';
-import type { ReportSection, ServiceReportView } from './dto';
+import type { ReportSection, ServiceReportView } from '../papers/dto';
 
 const MOST_PICTURES = 6;
 const MOST_DUE = 14;

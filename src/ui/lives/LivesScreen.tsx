@@ -35,12 +35,13 @@ export function LivesScreen({ view, mayTake }: { view: LivesView; mayTake: boole
   useEffect(() => {
     if (fault === null) return;
     let left = false;
-    setTrouble(false);
     fetch(`/api/v1/lives/life?kind=${view.kind}&fault=${fault}`)
       .then(async (r) => {
         if (!r.ok) throw new Error(String(r.status));
         const told = (await r.json()) as LifeView;
-        if (!left) setLife(told);
+        if (left) return;
+        setTrouble(false);
+        setLife(told);
       })
       .catch(() => {
         if (!left) setTrouble(true);

@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ServiceReportView } from '@/shop/serviceReport/dto';
+import type { ServiceReportView } from '@/shop/papers/dto';
 import { photographUrl } from '../parts/photographUrl';
 import { PrintFrame } from '../print/PrintFrame';
 import { fonts } from '../theme/palette';

@@ -1,6 +1,5 @@
-import { survivors, type SurvivorStep } from '@/core/service/survivors';
-import { countedAlike, fitWeibull, lifeBand, type FittedLife, type SeenLife } from '@/core/service/weibullFit';
-import type { LifeView } from './dto';
+import { survivors, type SurvivorStep } from './survivors';
+import { countedAlike, fitWeibull, lifeBand, type FittedLife, type SeenLife } from './weibullFit';
 
 const POINTS = 60;
 
@@ -15,7 +14,16 @@ export interface FittedLives {
   fit: FittedLife | null;
   band: { age: number; whole: number; low: number; high: number }[];
   steps: SurvivorStep[];
-  groups: LifeView['groups'];
+  groups: GroupLife[];
+}
+
+/** By model or by use; a scale only where enough failed, else the whole kind’s holds. In days. */
+export interface GroupLife {
+  name: string;
+  failures: number;
+  stillWhole: number;
+  scale: number | null;
+  scaleRange: [number, number] | null;
 }
 
 /** The life that was seen: its fit, the band of its curve, and the curve without any law. Takes long for many: done in a thread. */
