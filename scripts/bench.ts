@@ -8,6 +8,7 @@ import { predictKPa } from '../src/core/air/ownMachine';
 import { dischargeLog } from '../src/core/battery/dischargeLog';
 import { shimStacks, type ShimWish } from '../src/core/motor/shimStacks';
 import { seededRandom } from '../src/core/diagnosis/seededRandom';
+import { fitLives } from '../src/core/service/fitLives';
 import { worthOf, type WayOn } from '../src/core/money/worth';
 import { bestBundle, type BundleStep, type ExtraJob } from '../src/core/strip/bundle';
 import { bestOrder } from '../src/core/strip/bestOrder';
@@ -125,6 +126,15 @@ async function benchGauges(): Promise<void> {
       ends: i === 11,
     })),
   }));
+  const drawn = seededRandom(5);
+  const twoThousand = {
+    seen: Array.from({ length: 2000 }, (_, i) => {
+      const days = Math.ceil(900 * (-Math.log(1 - drawn())) ** 0.5);
+      return i % 2 === 0 ? { from: days, to: days } : { from: days, to: Infinity };
+    }),
+    groups: [],
+    enough: 5,
+  };
   const bench = new Bench({ time: 1500, warmupTime: 300 });
   bench
     .add('reference: 100,000 lines split at their commas', () => {
@@ -137,6 +147,7 @@ async function benchGauges(): Promise<void> {
     .add('order of 40 steps of any lie and tool', () => void bestOrder(forty))
     .add('what pays of 40 extra jobs behind 12 steps', () => void bestBundle(fortyJobs, twelveSteps))
     .add('20,000 lives of a machine with 12 wearing parts, three ways on', () => void worthOf(threeWays))
+    .add('a life of 2,000 parts, half of them whole, with its band', () => void fitLives(twoThousand))
     .add('loop: 20,000 × 12 × 3 random numbers, to hold the lives against', () => {
       const random = seededRandom(7);
       let sum = 0;
@@ -235,6 +246,8 @@ async function benchPages(): Promise<void> {
       'empty route': '/healthz',
       Bench: '/',
       'Machine card': '/machines/GK-0034',
+      'Rounds, what is due first': '/api/v1/rounds?ahead=30',
+      'Rounds, what costs most to leave': '/api/v1/rounds?ahead=30&order=cost',
       Machines: '/machines',
       Search: '/api/v1/search?q=staithe',
       'Find of one job': `${job}/find`,
@@ -301,6 +314,8 @@ async function benchScale(scale: number): Promise<void> {
     const paths: Record<string, string> = {
       Bench: '/',
       'Machine card': '/machines/GK-0034',
+      'Rounds, what is due first': '/api/v1/rounds?ahead=30',
+      'Rounds, what costs most to leave': '/api/v1/rounds?ahead=30&order=cost',
       'Search, a name': '/api/v1/search?q=staithe',
       'Search, a tag': '/api/v1/search?q=GK-0034',
       'Search, a mistyped name': '/api/v1/search?q=stathe%20bakry',

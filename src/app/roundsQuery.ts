@@ -11,6 +11,7 @@ export function roundsAsked(query: Pick<URLSearchParams, 'get'>): RoundsAsked {
   const kind = query.get('kind') || undefined;
   const customer = query.get('customer') || undefined;
   const after = query.get('after') || undefined;
+  const order = query.get('order') || 'day';
   refuseIf([
     ...(/^\d{1,3}$/.test(ahead) && Number(ahead) <= MOST_DAYS
       ? []
@@ -19,15 +20,19 @@ export function roundsAsked(query: Pick<URLSearchParams, 'get'>): RoundsAsked {
       ? []
       : [{ field: 'kind', message: 'There is no such kind.' }]),
     ...(customer === undefined || /^[1-9]\d{0,8}$/.test(customer) ? [] : [{ field: 'customer', message: 'A number.' }]),
-    ...(after === undefined || /^\d{4}-\d{2}-\d{2}~[1-9]\d{0,8}$/.test(after)
+    ...(order === 'day' || order === 'cost' ? [] : [{ field: 'order', message: 'By day or by cost.' }]),
+    ...(after === undefined ||
+    (order === 'cost' ? /^\d{1,9}~[1-9]\d{0,8}$/ : /^\d{4}-\d{2}-\d{2}~[1-9]\d{0,8}$/).test(after)
       ? []
       : [{ field: 'after', message: 'Where the page before ended.' }]),
   ]);
   const [due, machine] = (after ?? '').split('~');
   return {
     ahead: Number(ahead),
+    order: order as 'day' | 'cost',
     ...(kind === undefined ? {} : { kind }),
     ...(customer === undefined ? {} : { customer: Number(customer) }),
+    ...(order === 'day' || order === 'cost' ? [] : [{ field: 'order', message: 'By day or by cost.' }]),
     ...(after === undefined ? {} : { after: { due: due!, machine: Number(machine) } }),
   };
 }

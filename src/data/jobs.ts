@@ -160,6 +160,29 @@ export async function servedOf(db: Db, jobId: number): Promise<string[]> {
   return db('service_done').where({ job_id: jobId, state: 'done' }).orderBy('item').pluck('item');
 }
 
+/** What became of each item of the service at a visit. */
+export async function serviceLinesOf(db: Db, jobId: number) {
+  const rows = await db('service_done').where({ job_id: jobId }).orderBy(['at', 'item']).select<
+    {
+      item: string;
+      state: ServiceState;
+      words: string;
+      look_again_on: string | null;
+      minutes: number | null;
+      at: Date;
+    }[]
+  >('item', 'state', 'words', 'look_again_on', 'minutes', 'at');
+  return rows.map(({ look_again_on: lookAgainOn, at, ...r }) => ({ ...r, lookAgainOn, at: at.toISOString() }));
+}
+
+/** What the operator was said to have done. */
+export async function careOf(db: Db, jobId: number): Promise<{ item: string; doneDays: number; ofDays: number }[]> {
+  return db('operator_care')
+    .where({ job_id: jobId })
+    .orderBy('item')
+    .select('item', { doneDays: 'done_days' }, { ofDays: 'of_days' });
+}
+
 /** What a job leaves open on its machine, and what it mended of what others left. */
 export async function settleOpenFaults(
   db: Db,

@@ -63,6 +63,8 @@ export interface MachineListRow {
   owner: string;
   owner_kind: string;
   next_due_on: string | null;
+  /** What falls due on that day. */
+  due_items: string[] | null;
   open_faults: string[] | null;
   open_job: number | null;
   last_job_at: Date | null;
@@ -254,6 +256,10 @@ function listQuery(db: Db) {
       'machine.note',
       'machine.warranty_until',
       'machine.next_due_on',
+      db.raw(
+        `(select array_agg(item order by item) from plan where machine_id = machine.id and due_on = machine.next_due_on
+           and not by_its_people) as due_items`,
+      ),
       { open_job: 'open_job.id' },
       db.raw(
         `(select array_agg(fault order by fault) from open_fault where machine_id = machine.id and mended_in is null) as open_faults`,

@@ -126,6 +126,25 @@ export type DueRow = Pick<PlanRow, 'item' | 'due_on' | 'due_early' | 'due_late' 
   machine_id: number;
 };
 
+/** What another week of waiting costs of all that is due on some machines. */
+export async function putWeeks(db: Db, weeks: readonly { id: number; minor: number }[]): Promise<void> {
+  await db.raw(
+    `update machine m set week_minor = w.minor from json_to_recordset(?) as w(id bigint, minor integer)
+     where m.id = w.id and m.week_minor <> w.minor`,
+    [JSON.stringify(weeks)],
+  );
+}
+
+/** Once a day, whichever server comes first: the plans of all machines are to be worked out anew. */
+export async function beginPlanDay(db: Db, day: string): Promise<void> {
+  const { rows: begun } = await db.raw('insert into plan_day (day) values (?) on conflict do nothing returning day', [
+    day,
+  ]);
+  if (begun.length === 0) return;
+  await db('plan_day').where('day', '<', day).delete();
+  await markStale(db, 'all');
+}
+
 /** When the items of some machines fall due; an item that is not named falls due no more. The machines’ own day follows. */
 export async function putDue(db: Db, machines: readonly number[], due: readonly DueRow[]): Promise<void> {
   await db.raw(

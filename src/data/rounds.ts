@@ -31,6 +31,9 @@ export interface DueCustomer {
   first_due: string;
   /** The machine that is due first: with its day it is where the next page begins. */
   first_machine: number;
+  week_minor: number;
+  visit_on: string | null;
+  visit_words: string | null;
 }
 
 export interface DueAsked {
@@ -39,28 +42,36 @@ export interface DueAsked {
   /** Of machines of this kind only. */
   kind?: string;
   customer?: number;
+  /** By the day, or by what another week costs. */
+  order?: 'day' | 'cost';
   after?: { due: string; machine: number };
 }
 
 const STANDS = (m: string) => `${m}.merged_into is null and ${m}.scrapped_on is null`;
 
 /**
- * Customers with something due, whose first is due earliest first. Each is found by the machine of theirs that is due first, so
+ * Customers with something due, earliest or dearest first. Each is found by the machine of theirs that is due first, so
  * that a page costs the same however many machines there are.
  */
 export async function dueCustomers(db: Db, asked: DueAsked, limit: number): Promise<DueCustomer[]> {
   const ofKind = (m: string) =>
     asked.kind === undefined ? '' : `and exists (select from model where id = ${m}.model_id and kind = :kind)`;
+  const byCost = asked.order === 'cost';
+  // The machine that stands for its owner: due first, or dearest to leave.
+  const key = (m: string) => (byCost ? `(-${m}.week_minor, -${m}.id)` : `(${m}.next_due_on, ${m}.id)`);
+  const counts = (m: string) =>
+    byCost ? `${m}.week_minor > 0 and ${m}.next_due_on <= :until` : `${m}.next_due_on <= :until`;
   const { rows } = await db.raw<{ rows: DueCustomer[] }>(
-    `select c.id, c.name, c.phone, c.email, c.address, c.kind, c.no_letters, m.next_due_on as first_due, m.id as first_machine
-     from machine m join customer c on c.id = m.customer_id
-     where m.next_due_on <= :until and ${STANDS('m')} ${ofKind('m')}
+    `select c.id, c.name, c.phone, c.email, c.address, c.kind, c.no_letters, m.next_due_on as first_due, m.id as first_machine,
+       m.week_minor, v.on_day as visit_on, v.words as visit_words
+     from machine m join customer c on c.id = m.customer_id left join visit_date v on v.customer_id = c.id
+     where ${counts('m')} and ${STANDS('m')} ${ofKind('m')}
        ${asked.customer === undefined ? '' : 'and m.customer_id = :customer'}
-       ${asked.after === undefined ? '' : 'and (m.next_due_on, m.id) > (:due, :machine)'}
+       ${asked.after === undefined ? '' : `and ${key('m')} > (${byCost ? '-(:due)::int, -(:machine)::bigint' : ':due, :machine'})`}
        and not exists (
-         select from machine e where e.customer_id = m.customer_id and ${STANDS('e')} ${ofKind('e')}
-           and (e.next_due_on, e.id) < (m.next_due_on, m.id))
-     order by m.next_due_on, m.id limit :limit`,
+         select from machine e where e.customer_id = m.customer_id and ${counts('e')} and ${STANDS('e')} ${ofKind('e')}
+           and ${key('e')} < ${key('m')})
+     order by ${byCost ? 'm.week_minor desc, m.id desc' : 'm.next_due_on, m.id'} limit :limit`,
     {
       until: asked.until,
       limit,
@@ -225,4 +236,33 @@ export async function promisedTo(
       { customer: 'c.name' },
       { site: 'site.label' },
     );
+}
+
+export async function putVisitDate(
+  db: Db,
+  customer: number,
+  row: { on_day: string; words: string; person_id: number } | null,
+): Promise<void> {
+  if (row === null) await db('visit_date').where({ customer_id: customer }).delete();
+  else
+    await db('visit_date')
+      .insert({ customer_id: customer, ...row })
+      .onConflict('customer_id')
+      .merge({ ...row, at: db.fn.now() });
+}
+
+/** The days on which somebody comes to customers; of one customer, or of all. */
+export async function visitDates(
+  db: Db,
+  from: string,
+  customer: number | null,
+): Promise<{ customer_id: number; name: string; address: string; on_day: string; words: string }[]> {
+  const query = db('visit_date as v')
+    .join('customer as c', 'c.id', 'v.customer_id')
+    .where('v.on_day', '>=', from)
+    .orderBy(['v.on_day', 'c.id'])
+    .limit(1000)
+    .select('v.customer_id', 'c.name', 'c.address', 'v.on_day', 'v.words');
+  if (customer !== null) query.where('v.customer_id', customer);
+  return query;
 }

@@ -22,12 +22,12 @@ export async function multiplyDemo(client: Client, scale: number): Promise<void>
   await run(`insert into customer (id, kind, name, phone, email, address, standing, created_at) overriding system value
     select c.id + k * top.c, c.kind, copies.name || ' ' || c.name, '55' || k || ' ' || right(c.phone, 4), c.email, c.address, c.standing, c.created_at
     from customer c, copies, top where c.id <= top.c`);
-  await run(`insert into machine (id, tag, model_id, customer_id, serial, made_year, pets, hours_per_week, note, next_due_on, purchased_on, warranty_until, created_at) overriding system value
+  await run(`insert into machine (id, tag, model_id, customer_id, serial, made_year, pets, hours_per_week, note, next_due_on, week_minor, purchased_on, warranty_until, created_at) overriding system value
     select m.id + k * top.m, 'GK-' || lpad((m.id + k * top.m)::text, greatest(4, length((m.id + k * top.m)::text)), '0'), m.model_id, m.customer_id + k * top.c, left(m.serial, 1) || (100000 + k * 977 + m.id), m.made_year,
-      m.pets, m.hours_per_week, m.note, m.next_due_on, m.purchased_on, m.warranty_until, m.created_at
+      m.pets, m.hours_per_week, m.note, m.next_due_on, m.week_minor, m.purchased_on, m.warranty_until, m.created_at
     from machine m, copies, top where m.id <= top.m`);
-  await run(`insert into job (id, machine_id, customer_id, stage, place, words, customer_diagnosis, opened_before, promised_on, taken_in_at, taken_in_by, closed_at, advice) overriding system value
-    select j.id + k * top.j, j.machine_id + k * top.m, j.customer_id + k * top.c, j.stage, j.place, j.words, j.customer_diagnosis, j.opened_before, j.promised_on, j.taken_in_at, j.taken_in_by, j.closed_at, j.advice
+  await run(`insert into job (id, machine_id, customer_id, stage, place, words, customer_diagnosis, opened_before, promised_on, taken_in_at, taken_in_by, closed_at, advice, visit, ending) overriding system value
+    select j.id + k * top.j, j.machine_id + k * top.m, j.customer_id + k * top.c, j.stage, j.place, j.words, j.customer_diagnosis, j.opened_before, j.promised_on, j.taken_in_at, j.taken_in_by, j.closed_at, j.advice, j.visit, j.ending
     from job j, copies, top where j.id <= top.j and j.closed_at is not null`);
   const ofJob = (table: string, columns: string, values = columns) =>
     run(`insert into ${table} (job_id, ${columns}) select t.job_id + k * top.j, ${values} from ${table} t, copies, top, job j
@@ -53,8 +53,9 @@ export async function multiplyDemo(client: Client, scale: number): Promise<void>
   await run(`insert into timeline (machine_id, job_id, at, what, text, person_id)
     select j.machine_id, j.id, j.taken_in_at + e * interval '7 minutes', 'note', 'Looked again, nothing new: ' || e, j.taken_in_by
     from job j, top, generate_series(1, ${MORE_ENTRIES_PER_JOB}) e where j.id > top.j`);
-  await run(`insert into plan (machine_id, item, last_done_on, due_on)
-    select p.machine_id + k * top.m, p.item, p.last_done_on, p.due_on from plan p, copies, top where p.machine_id <= top.m`);
+  await run(`insert into plan (machine_id, item, last_done_on, due_on, due_early, due_late, due_by, by_its_people)
+    select p.machine_id + k * top.m, p.item, p.last_done_on, p.due_on, p.due_early, p.due_late, p.due_by, p.by_its_people
+    from plan p, copies, top where p.machine_id <= top.m`);
   await run(`update job_tally set jobs = jobs * ${scale}`);
   await run(`update fault_tally set confirmed = confirmed * ${scale}`);
   for (const table of ['customer', 'machine', 'job'])

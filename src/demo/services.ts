@@ -5,7 +5,7 @@ import { kindById } from '@/knowledge';
 import { operatorItemsOn } from '@/knowledge/operatorCare';
 import { ordinaryHoursPerWeek } from '@/knowledge/ordinaryUse';
 import { placesOf, planItemsOn, type PlanItem } from '@/knowledge/plans';
-import { putPlansDone } from '@/data/plans';
+import { markStale, putPlansDone } from '@/data/plans';
 import { refreshPlans } from '@/shop/plans/refreshPlans';
 
 export interface PastVisit {
@@ -75,6 +75,7 @@ export async function writeServices(db: Knex, shop: Shop): Promise<void> {
     db,
     machines.map((m) => m.id),
   );
+  await markStale(db, 'all');
 }
 
 /** So many days after a visit the next is made: before anything of the shop’s falls due. */

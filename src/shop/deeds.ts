@@ -52,6 +52,7 @@ import { recordMeter } from './recordMeter/recordMeter';
 import { recordProof } from './recordProof/recordProof';
 import { revokeFinding } from './revokeFinding/revokeFinding';
 import { renewFeed } from './rounds/calendar';
+import { agreeVisit } from './rounds/agreeVisit';
 import { amendLetters } from './rounds/letters';
 import { sendDue } from './rounds/sendDue';
 import { serveItem } from './serveItem/serveItem';
@@ -119,6 +120,7 @@ export const customerDeeds: readonly AnyDeedOn<number>[] = [
   putSite,
   putContact,
   sendDue,
+  agreeVisit,
 ];
 export const modelDeeds: readonly AnyDeedOn<number>[] = [mergeModels, putProcedure];
 export const personDeeds: readonly AnyDeedOn<number>[] = [amendPerson, resetPassphrase, endSession];

@@ -87,5 +87,21 @@ create unique index calendar_feed_one on calendar_feed
 -- Whose plans are to be worked out anew; no change of the machine itself.
 create table plan_stale (machine_id bigint primary key references machine on delete cascade);
 insert into plan_stale select distinct machine_id from plan;
+-- Worked out anew every day: parts grow older.
+create table plan_day (day date primary key);
+-- What another week costs of all that is due on a machine, by the last working out; smallest units.
+alter table machine add column week_minor integer not null default 0;
+create index machine_week_minor on machine (week_minor desc, id desc)
+  where merged_into is null and scrapped_on is null and week_minor > 0;
+-- What a customer answered to what falls due: the day on which somebody comes.
+create table visit_date (
+  customer_id bigint primary key references customer on delete cascade,
+  on_day date not null,
+  words text not null default '' check (length(words) <= 500),
+  person_id bigint references person,
+  at timestamptz not null default now()
+);
+create index visit_date_day on visit_date (on_day);
+select audit_these('visit_date');
 select audit_these('own_interval', 'own_life', 'service_reading', 'operator_care');
 `;

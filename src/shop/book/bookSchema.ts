@@ -10,6 +10,13 @@ const object = (properties: Record<string, object>, optional: string[] = []) => 
   additionalProperties: false,
 });
 
+/** Between two services: days, hours run, or how often something else was done. */
+const habit = object({ days: { type: 'integer' }, hours: { type: 'integer' }, times: { type: 'integer' } }, [
+  'days',
+  'hours',
+  'times',
+]);
+
 /** Name of the form in every exported book; raised when a field changes its meaning. */
 export const BOOK_FORM = 'grit-keeper/machine-book/1';
 
@@ -43,7 +50,21 @@ export const bookSchema = {
       filters: list(text),
     }),
     owner: object({ name: text, kind: text, phone: text, address: text, standing: text }),
-    plans: list(object({ item: text, label: text, lastDoneOn: orNull(day), dueOn: orNull(day) })),
+    plans: list(
+      object({
+        item: text,
+        label: text,
+        lastDoneOn: orNull(day),
+        dueOn: orNull(day),
+        early: orNull(day),
+        late: orNull(day),
+        by: orNull({ enum: ['days', 'plate', 'hours', 'times', 'wear', 'frost', 'finding'] }),
+        maker: orNull(habit),
+        bench: orNull(habit),
+        byItsPeople: { type: 'boolean' },
+      }),
+    ),
+    serviceReadings: list(object({ item: text, reading: text, place: text, value: { type: 'number' }, at: instant })),
     openFaults: list(object({ fault: text, job: { type: 'integer' }, at: instant })),
     meter: list(object({ at: instant, hours: { type: 'number', minimum: 0 } })),
     jobs: list(
@@ -62,6 +83,17 @@ export const bookSchema = {
         struck: list(object({ complaint: text, why: text })),
         repaired: list(text),
         served: list(text),
+        service: list(
+          object({
+            item: text,
+            state: { enum: ['done', 'worn', 'left'] },
+            words: text,
+            lookAgainOn: orNull(day),
+            minutes: orNull({ type: 'integer' }),
+            at: instant,
+          }),
+        ),
+        care: list(object({ item: text, doneDays: { type: 'integer' }, ofDays: { type: 'integer' } })),
         customerDiagnosis: orNull(text),
         pickedUp: text,
         everWet: { enum: ['not-asked', 'no', 'yes', 'unknown'] },

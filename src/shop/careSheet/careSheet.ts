@@ -56,6 +56,7 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
         ...job.openFaults.map((f) => f.fault),
       ]),
     ].map(label),
+    leftUndone: job.service.flatMap((l) => (l.said === 'left' ? [{ label: l.label, why: l.words }] : [])),
     ownersWord: job.ownersWord,
     notToBeUsed: job.cautions.filter(holdsBackPower).map((id) => knowledge.cautions.find((c) => c.id === id)!.label),
     onArrival: job.arrivalSigns.flatMap((id) => {
@@ -83,7 +84,11 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
       )
       .map((l) => inWordsOf(kindById(job.machine.kind).supply, l.text)),
     due: (machine ? plans : [])
-      .flatMap((p) => (p.due_on === null ? [] : [{ label: planItem(p.item)?.label ?? p.item, dueOn: p.due_on }]))
+      .flatMap((p) =>
+        p.due_on === null
+          ? []
+          : [{ label: planItem(p.item)?.label ?? p.item, dueOn: p.due_on, byYou: p.by_its_people }],
+      )
       .slice(0, 6),
     customerGuess: guessOf(job, faults, label),
   };

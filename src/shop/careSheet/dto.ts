@@ -22,6 +22,9 @@ export interface CareSheetView {
   proved: { label: string; text: string }[];
   advice: string;
   care: string[];
-  due: { label: string; dueOn: string }[];
+  /** Of its service: left at this visit, and why. */
+  leftUndone: { label: string; why: string }[];
+  /** Who does it: its people between visits, or the shop. */
+  due: { label: string; dueOn: string; byYou: boolean }[];
   customerGuess: { said: string; right: boolean } | null;
 }

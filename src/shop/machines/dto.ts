@@ -15,6 +15,8 @@ export interface MachineListView {
   owner: string;
   madeYear: number | null;
   nextDueOn: string | null;
+  /** What falls due on that day. */
+  dueItems: string[];
   openJob: number | null;
   /** Found at an earlier visit and not mended. */
   openFaults: string[];

@@ -30,6 +30,7 @@ import { waitingOf, weekMinorOf } from '../plans/waiting';
 import type { ListQuery, Page } from '../lists/dto';
 import { pageOf } from '../lists/pageOf';
 import { photographView } from '../pictures/photographView';
+import { planItem } from '@/knowledge/plans';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import type { MachineCardView, MachineListView, TimelineView } from './dto';
@@ -47,6 +48,7 @@ export function listView(r: MachineListRow): MachineListView {
     owner: r.owner,
     madeYear: r.made_year,
     nextDueOn: r.next_due_on,
+    dueItems: (r.due_items ?? []).map((i) => planItem(i)?.label ?? i),
     openJob: r.open_job,
     openFaults: r.open_faults ?? [],
     lastJobAt: r.last_job_at?.toISOString() ?? null,

@@ -234,6 +234,7 @@ export function openapi() {
         inQuery('ahead', 'integer'),
         inQuery('kind', 'string'),
         inQuery('customer', 'integer'),
+        inQuery('order', 'string'),
         inQuery('after', 'string'),
       ]),
       '/rounds/letters.pdf': file('A letter to everybody for whom something falls due, to print', 'application/pdf', [

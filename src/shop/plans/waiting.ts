@@ -1,6 +1,7 @@
 import { daysBetween } from '@/core/service/days';
 import { waitingCost } from '@/core/service/waiting';
 import type { Db } from '@/data/database';
+import type { PlanInputs } from '@/data/plans';
 import { partsFor } from '@/data/jobs';
 import { ownLives, type OwnLife } from '@/data/lives';
 import type { ShopRow } from '@/data/shopSettings';
@@ -65,4 +66,27 @@ export function weekMinorOf(
     return total + waitingCost(life, age, price(w.fault));
   }, 0);
   return Math.round(sum);
+}
+
+/** Items at one place of a machine keep the same faults away: of each place the dearest counts. */
+export function atOnce(weeks: readonly { place: string; minor: number }[]): number {
+  const most = new Map<string, number>();
+  for (const { place, minor } of weeks) most.set(place, Math.max(most.get(place) ?? 0, minor));
+  return [...most.values()].reduce((sum, minor) => sum + minor, 0);
+}
+
+/** What another week costs of all that is planned on a machine and falls to the shop. */
+export function weekOfAll(inputs: PlanInputs, today: string, waiting: Waiting): number {
+  if (inputs.machine.scrapped_on !== null) return 0;
+  const hoursPerWeek = Number(inputs.machine.hours_per_week);
+  return atOnce(
+    inputs.plans
+      .filter((p) => p.due_on !== null && !p.by_its_people)
+      .map((p) => ({
+        place: planItem(p.item)?.stations[inputs.kind] ?? '',
+        minor:
+          weekMinorOf({ item: p.item, kind: inputs.kind, lastDoneOn: p.last_done_on, hoursPerWeek }, today, waiting) ??
+          0,
+      })),
+  );
 }

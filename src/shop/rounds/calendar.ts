@@ -2,7 +2,7 @@ import ICAL from 'ical.js';
 import { addDays } from '@/core/service/days';
 import { customerById } from '@/data/customers';
 import { database } from '@/data/database';
-import { dueForCalendar, feedByToken, promisedTo, putFeed, type DueItem } from '@/data/rounds';
+import { dueForCalendar, feedByToken, promisedTo, putFeed, visitDates, type DueItem } from '@/data/rounds';
 import { shopSettings } from '@/data/shopSettings';
 import { planItem } from '@/knowledge/plans';
 import { everyone } from '../access/roles';
@@ -57,7 +57,13 @@ export async function calendarOf(token: string, address: string): Promise<string
   if (feed.scope === 'person')
     return writeEvents(shop.name, promisedEvents(await promisedTo(db, feed.person_id)), today);
   const rows = await dueForCalendar(db, addDays(today, AHEAD_DAYS), feed.customer_id, MOST_LINES);
-  return writeCalendar(shop.name, rows, today);
+  const visits = (await visitDates(db, today, feed.customer_id)).map((v) => ({
+    id: `visit-${v.customer_id}`,
+    on: v.on_day,
+    says: `Visit: ${v.name}${v.words && `, ${v.words}`}`,
+    where: v.address,
+  }));
+  return writeCalendar(shop.name, rows, today, visits);
 }
 
 /**
@@ -70,6 +76,7 @@ export function writeCalendar(
     customer: string;
   })[],
   today: string,
+  more: readonly DayEvent[] = [],
 ): string {
   const days = new Map<string, typeof rows>();
   for (const row of rows) {
@@ -85,7 +92,7 @@ export function writeCalendar(
       where: [first!.customer, first!.site].filter(Boolean).join(', '),
     };
   });
-  return writeEvents(name, events, today);
+  return writeEvents(name, [...more, ...events], today);
 }
 
 /** What one person promised: an event for each open job, on its day. */

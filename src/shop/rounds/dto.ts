@@ -22,6 +22,17 @@ export interface LettersView {
   fields: string[];
 }
 
+/** What a customer answered: the day on which somebody comes; none takes it back. */
+export class AgreeVisitDto extends JobDeedDto {
+  @IsOptional()
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'A day.' })
+  day?: string | null;
+
+  @IsString()
+  @Length(0, 500, { message: 'At most 500 characters.' })
+  words!: string;
+}
+
 /** A part that is likely wanted for what falls due. */
 export interface PartWanted {
   code: string;
@@ -89,7 +100,16 @@ export interface DueLine {
 }
 
 export interface RoundGroup {
-  customer: { id: number; name: string; phone: string; email: string; business: boolean; noLetters: boolean };
+  customer: {
+    id: number;
+    name: string;
+    phone: string;
+    email: string;
+    business: boolean;
+    noLetters: boolean;
+    visitOn: string | null;
+    visitWords: string;
+  };
   lines: DueLine[];
   /** Of all its lines together, smallest units. */
   weekMinor: number;
@@ -113,5 +133,8 @@ export interface RoundsAsked {
   ahead: number;
   kind?: string;
   customer?: number;
+  /** By the day, or by what another week costs. */
+  order?: 'day' | 'cost';
+  /** The day, or the cost, and the machine with which the page before ended. */
   after?: { due: string; machine: number };
 }

@@ -4,7 +4,14 @@ import nodeIcal from 'node-ical';
 import { addDays } from '@/core/service/days';
 import { refusal, openJob, testShop } from '../scene.fixture';
 import { calendarOf, renewFeed, writeCalendar } from './calendar';
+import { agreeVisit } from './agreeVisit';
+import { amendLetters, letters, lettersPdf } from './letters';
+import { partsWanted } from './partsWanted';
 import { rounds } from './rounds';
+import { markStale } from '@/data/plans';
+import { refreshStale } from '../plans/refreshPlans';
+import { moveJob } from '../moveJob/moveJob';
+import { base } from '../scene.fixture';
 import { sendDue } from './sendDue';
 
 const shop = testShop();
@@ -164,4 +171,120 @@ describe('a letter', () => {
     expect((await refusal(write(customers[2]!))).fields[0]!.message).toMatch(/no address/);
     expect((await refusal(write(customers[3]!, 99))).status).toBe(409);
   });
+});
+
+describe('what costs most to leave', () => {
+  test('comes first when it is asked for, page by page, and is worked out anew every day', async () => {
+    const { db } = shop;
+    await markStale(db, 'all');
+    // The plans above were written by hand: what they are due by is not theirs to say.
+    await db('plan').update({ last_done_on: db.raw(`last_done_on + (machine_id % 11)::int * 30`) });
+    while ((await refreshStale()) > 0);
+    const costs: number[] = [];
+    const ids: number[] = [];
+    let view = await rounds({ ahead: 400, order: 'cost' });
+    for (;;) {
+      const shown = await db('machine')
+        .whereIn(
+          'customer_id',
+          view.groups.map((g) => g.customer.id),
+        )
+        .select('customer_id', 'week_minor');
+      for (const g of view.groups) {
+        ids.push(g.customer.id);
+        costs.push(Math.max(...shown.filter((m) => m.customer_id === g.customer.id).map((m) => m.week_minor)));
+      }
+      if (view.after === null) break;
+      const [due, machine] = view.after.split('~');
+      view = await rounds({ ahead: 400, order: 'cost', after: { due: due!, machine: Number(machine) } });
+    }
+    expect(costs).toEqual([...costs].sort((a, b) => b - a));
+    expect(costs[0]).toBeGreaterThan(0);
+    expect(new Set(ids).size).toBe(ids.length);
+    // A day that has begun is not begun again; the next one is, once.
+    expect(await refreshStale()).toBe(0);
+    await db('plan_day').delete();
+    await Promise.all([refreshStale(), refreshStale()]);
+    expect(await db('plan_day').count()).toEqual([{ count: 1 }]);
+    while ((await refreshStale()) > 0);
+  });
+});
+
+describe('an answer', () => {
+  test('becomes a day in the rounds and in every calendar, and can be taken back', async () => {
+    const { person, db } = shop;
+    const [customer] = customers;
+    const day = addDays(today, 9);
+    const version = async () => (await db('customer').where({ id: customer!.id }).first('version')).version as number;
+    const agree = async (on: string | null, words = 'Before ten, please; ask for the keys.') =>
+      agreeVisit(person, customer!.id, { key: randomUUID(), version: await version(), day: on, words });
+    expect((await refusal(agree(addDays(today, -1)))).fields).toEqual([{ field: 'day', message: 'A day to come.' }]);
+    await agree(day);
+    const group = async () => (await rounds({ ahead: 400, customer: customer!.id })).groups[0]!.customer;
+    expect(await group()).toMatchObject({ visitOn: day, visitWords: 'Before ten, please; ask for the keys.' });
+    const { path } = await renewFeed(person, { key: randomUUID(), scope: 'customer', customer: customer!.id });
+    const read = async () => nodeIcal.sync.parseICS(await calendarOf(path.slice(5, -4), '127.0.0.1'));
+    const visits = async () =>
+      Object.values(await read()).filter((e) => e?.type === 'VEVENT' && String(e.summary).startsWith('Visit'));
+    expect(await visits()).toHaveLength(1);
+    await agree(null, '');
+    expect([(await group()).visitOn, await visits()]).toEqual([null, []]);
+  });
+});
+
+test('a calendar of one’s own jobs tells what one promised, and nobody else’s', async () => {
+  const { person, models, db } = shop;
+  const mine = await openJob(person, models[K1]!, ['squeal']);
+  const other = await openJob(person, models[K1]!, ['squeal']);
+  await moveJob(person, mine, { ...(await base(mine)), place: 'bench', benchNo: 1, personId: person.id });
+  const { path } = await renewFeed(person, { key: randomUUID(), scope: 'person' });
+  const text = await calendarOf(path.slice(5, -4), '127.0.0.1');
+  const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent');
+  expect(events.map((e) => e.getFirstPropertyValue('uid'))).toEqual([`job-${mine}@gritkeeper`]);
+  expect(String(events[0]!.getFirstPropertyValue('summary'))).toContain(`promised, job ${mine}`);
+  expect(text).not.toContain(`job ${other}`);
+  // A shop’s own address stays as it is beside it.
+  await renewFeed(person, { key: randomUUID(), scope: 'shop' });
+  expect(await db('calendar_feed').where({ scope: 'person' }).count()).toEqual([{ count: 1 }]);
+});
+
+describe('letters', () => {
+  test('in the shop’s own words, one page for everybody who wants one; hostile words are words', async () => {
+    const owner = { ...shop.person, role: 'owner' as const };
+    const { db } = shop;
+    const put = async (words: string) =>
+      amendLetters(owner, { key: randomUUID(), version: (await letters()).version, subject: 'Due: {date}', words });
+    expect((await refusal(put('Dear {owner}, {price}'))).fields[0]!.field).toBe('words');
+    await put('Dear {owner}, <b>{machines}</b> {shop}');
+    await db('customer').where({ id: customers[3]!.id }).update({ name: '{machines} <script>Ω', no_letters: false });
+    await db('customer').where({ id: customers[4]!.id }).update({ no_letters: true });
+    const pdf = Buffer.from(await lettersPdf({ ahead: 400 })).toString('latin1');
+    const due = [...(await all(400))].flatMap((p) => p.groups).filter((g) => !g.customer.noLetters);
+    expect(Number(/\/Count (\d+)/.exec(pdf)![1])).toBe(due.length);
+    const nobody = lettersPdf({ ahead: 0, kind: 'scrubber-ride-on' });
+    expect((await refusal(nobody)).fields[0]!.field).toBe('ahead');
+  });
+});
+
+test('parts to have ready: certain days count whole, and no more come than came lately', async () => {
+  const wanted = await partsWanted(400);
+  const belt = wanted.parts.find((p) => /belt/i.test(p.label))!;
+  expect(belt.services).toBeGreaterThan(70);
+  expect(belt.expected).toBeCloseTo(belt.services * wanted.doneShare, 6);
+  expect(belt.low).toBeLessThanOrEqual(belt.expected);
+  expect(belt.high).toBeGreaterThanOrEqual(belt.expected);
+  expect(belt.high - belt.low).toBeLessThan(belt.services);
+  const later = addDays(today, 200);
+  await shop.db('plan').whereRaw('machine_id % 2 = 0').update({ due_on: later, due_early: later, due_late: later });
+  const fewer = (await partsWanted(30)).parts.find((p) => p.code === belt.code)!.services;
+  expect(fewer).toBeLessThan(belt.services);
+  // One that may fall due on any day of its interval counts for the part of it that has come.
+  await shop
+    .db('plan')
+    .whereRaw('machine_id % 2 = 0')
+    .update({ due_early: today, due_late: addDays(today, 400) });
+  const half = await partsWanted(100);
+  const own = half.parts.find((p) => p.code === belt.code)!;
+  expect(own.services).toBe(belt.services);
+  expect(own.expected).toBeLessThan(0.75 * own.services * half.doneShare);
 });

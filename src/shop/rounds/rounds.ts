@@ -3,7 +3,7 @@ import { database } from '@/data/database';
 import { dueCustomers, dueItems, type DueItem } from '@/data/rounds';
 import { shopSettings } from '@/data/shopSettings';
 import { planItem } from '@/knowledge/plans';
-import { waitingOf, weekMinorOf, type Waiting } from '../plans/waiting';
+import { atOnce, waitingOf, weekMinorOf, type Waiting } from '../plans/waiting';
 import { dayInZone } from '../settings/day';
 import { lettersOf } from './letters';
 import type { DueLine, RoundsAsked, RoundsView } from './dto';
@@ -12,7 +12,7 @@ const PAGE = 30;
 /** Of one page at most: a fleet is shown by its most urgent. */
 const MOST_LINES = 600;
 
-/** What falls due, customer by customer, so that one visit serves all their machines; earliest first, page by page. */
+/** What falls due, customer by customer, so that one visit serves all their machines; earliest or dearest first, page by page. */
 export async function rounds({ ahead, ...asked }: RoundsAsked): Promise<RoundsView> {
   const db = database();
   const shop = await shopSettings(db);
@@ -41,12 +41,22 @@ export async function rounds({ ahead, ...asked }: RoundsAsked): Promise<RoundsVi
           email: c.email,
           business: c.kind === 'business',
           noLetters: c.no_letters,
+          visitOn: c.visit_on,
+          visitWords: c.visit_words ?? '',
         },
         lines,
-        weekMinor: atOnce(lines),
+        weekMinor: atOnce(
+          lines.map((l) => ({
+            place: `${l.machine} ${planItem(l.item)?.stations[l.kind]}`,
+            minor: l.weekMinor ?? 0,
+          })),
+        ),
       };
     }),
-    after: found.length > PAGE && last ? `${last.first_due}~${last.first_machine}` : null,
+    after:
+      found.length > PAGE && last
+        ? `${asked.order === 'cost' ? last.week_minor : last.first_due}~${last.first_machine}`
+        : null,
     currency: shop.currency,
     letter: {
       ...lettersOf(shop),
@@ -55,16 +65,6 @@ export async function rounds({ ahead, ...asked }: RoundsAsked): Promise<RoundsVi
     },
     locale: shop.locale,
   };
-}
-
-/** Items at one place of a machine keep the same faults away: they are counted once. */
-function atOnce(lines: readonly DueLine[]): number {
-  const most = new Map<string, number>();
-  for (const l of lines) {
-    const place = `${l.machine} ${planItem(l.item)?.stations[l.kind]}`;
-    most.set(place, Math.max(most.get(place) ?? 0, l.weekMinor ?? 0));
-  }
-  return [...most.values()].reduce((sum, minor) => sum + minor, 0);
 }
 
 function lineOf(row: DueItem, today: string, waiting: Waiting): DueLine {

@@ -8,9 +8,13 @@ import { visits } from '@/knowledge/counter';
 import type { CareSheetView } from '@/shop/careSheet/dto';
 import { complaintLabel } from '../job/labels';
 import { dayAt } from '../parts/instants';
+import { photographUrl } from '../parts/photographUrl';
 import { Reading } from '../parts/Reading';
 import { Mark } from '../parts/Mark';
 import { fonts } from '../theme/palette';
+
+/** Beside the words there is room for so many. */
+const MOST_PICTURES = 3;
 
 /** The sheet for the owner, on one page of paper. */
 export function CareSheet({ sheet }: { sheet: CareSheetView }) {
@@ -109,6 +113,25 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
             </Typography>
           </>
         )}
+        {sheet.leftUndone.length > 0 && (
+          <>
+            <h2>Left at this visit</h2>
+            <Typography>{sheet.leftUndone.map((l) => `${l.label}: ${l.why}`).join('. ')}.</Typography>
+          </>
+        )}
+        {job.photographs.length > 0 && (
+          <Box sx={{ display: 'flex', gap: '3mm', mt: 1.5 }}>
+            {job.photographs.slice(0, MOST_PICTURES).map((p) => (
+              <Box component="figure" key={p.id} sx={{ m: 0, maxWidth: '32%' }}>
+                {/* eslint-disable-next-line @next/next/no-img-element -- behind the sign-in */}
+                <img src={photographUrl(p.id)} alt={p.caption || 'What was found'} style={{ height: '26mm' }} />
+                <Box component="figcaption" sx={{ fontSize: '0.8rem' }}>
+                  {p.caption}
+                </Box>
+              </Box>
+            ))}
+          </Box>
+        )}
         {sheet.onArrival.length > 0 && (
           <>
             <h2>Seen when it came</h2>
@@ -117,8 +140,9 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
         )}
         <h2>We did, fitted and proved</h2>
         <Typography>
-          {[...sheet.mended, ...sheet.fitted, ...job.service.filter((s) => s.said === 'done').map((s) => s.label)].join(', ') ||
-            'Nothing was taken apart and nothing fitted.'}
+          {[...sheet.mended, ...sheet.fitted, ...job.service.filter((s) => s.said === 'done').map((s) => s.label)].join(
+            ', ',
+          ) || 'Nothing was taken apart and nothing fitted.'}
         </Typography>
         <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
           {sheet.proved.map((p) => (
@@ -150,6 +174,7 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
                       <Reading strong>{d.dueOn < sheet.today ? 'now' : d.dueOn}</Reading>
                     </td>
                     <td>{d.label}</td>
+                    <td>{d.byYou ? 'by you' : 'by us'}</td>
                   </tr>
                 ))}
               </tbody>

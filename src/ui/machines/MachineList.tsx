@@ -111,6 +111,8 @@ function columns(today: string): ListColumn<MachineListView>[] {
         <span className={isPast(m) ? parts.past : undefined}>
           <Reading>{m.nextDueOn ?? ''}</Reading>
           {isPast(m) && ' past'}
+          {m.dueItems.length > 0 && `, ${m.dueItems[0]!.toLowerCase()}`}
+          {m.dueItems.length > 1 && ` and ${m.dueItems.length - 1} more`}
         </span>
       ),
     },

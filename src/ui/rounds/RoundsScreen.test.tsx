@@ -26,7 +26,16 @@ const line = (more: Partial<DueLine> = {}): DueLine => ({
   ...more,
 });
 const group = (id: number, name: string, lines: DueLine[], noLetters = false): RoundGroup => ({
-  customer: { id, name, phone: '555 0101', email: 'a@house.example', business: false, noLetters },
+  customer: {
+    id,
+    name,
+    phone: '555 0101',
+    email: 'a@house.example',
+    business: false,
+    noLetters,
+    visitOn: null,
+    visitWords: '',
+  },
   lines,
   weekMinor: 413,
 });
@@ -45,7 +54,7 @@ const view = (groups: RoundGroup[], after: string | null = null): RoundsView => 
   },
 });
 const settle = () => act(async () => {});
-const show = (first: RoundsView) => stand(<RoundsScreen first={first} ahead={30} kind="" />);
+const show = (first: RoundsView) => stand(<RoundsScreen first={first} ahead={30} kind="" order="day" />);
 
 test('each customer with their machines, how late, and what another week costs', () => {
   furnishBrowser();
@@ -76,7 +85,7 @@ test('the next page is laid behind the first', async () => {
   show(view([group(1, 'Jory Marsk', [line()])], '2030-01-01~1'));
   fireEvent.click(screen.getByRole('button', { name: 'More' }));
   await settle();
-  expect(sent[0]!.url).toBe('/api/v1/rounds?ahead=30&kind=&after=2030-01-01~1');
+  expect(sent[0]!.url).toBe('/api/v1/rounds?ahead=30&kind=&order=day&after=2030-01-01~1');
   expect(screen.getByRole('region', { name: 'Jory Marsk' })).toBeTruthy();
   expect(screen.getByRole('region', { name: 'Ulla Fennock' })).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'More' })).toBeNull();
@@ -87,7 +96,9 @@ test('a letter names every machine, goes by the card’s version, and is not off
   answer.with = (method) => (method === 'GET' ? { version: 7 } : { id: 1, version: 8 });
   const lines = [line(), line({ machine: 2, tag: 'GK-0002', model: 'Tussock Rake' })];
   show(view([group(1, 'Jory Marsk', lines), group(2, 'Ulla Fennock', [line({ machine: 3 })], true)]));
-  expect(within(screen.getByRole('region', { name: 'Ulla Fennock' })).queryByRole('button')).toBeNull();
+  expect(
+    within(screen.getByRole('region', { name: 'Ulla Fennock' })).queryByRole('button', { name: 'write to them' }),
+  ).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'write to them' }));
   fireEvent.click(screen.getByRole('button', { name: 'Send' }));
   await settle();
@@ -96,4 +107,26 @@ test('a letter names every machine, goes by the card’s version, and is not off
   expect(letter.url).toBe('/api/v1/customers/1/send-due');
   expect(letter.body).toMatchObject({ version: 7, subject: 'Your machines fall due' });
   expect((letter.body as { words: string }).words).toMatch(/Hollin Gannet \(GK-0001\)[\s\S]*Tussock Rake \(GK-0002\)/);
+});
+
+test('what a customer answered becomes a day, sent with the card’s version; a day that is past is said at its field', async () => {
+  const { answer, sent } = furnishBrowser();
+  answer.with = (method) =>
+    method === 'GET'
+      ? { version: 7 }
+      : { status: 400, title: 'Not like this.', fields: [{ field: 'day', message: 'A day to come.' }] };
+  show(view([group(1, 'Jory Marsk', [line()])]));
+  fireEvent.click(screen.getByRole('button', { name: 'They answered: Jory Marsk' }));
+  fireEvent.change(screen.getByLabelText('Somebody comes on'), { target: { value: '2029-12-01' } });
+  fireEvent.change(screen.getByLabelText('In their words'), { target: { value: 'Before ten.' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Agree it' }));
+  await settle();
+  await settle();
+  const post = sent.find((s) => s.method === 'POST')!;
+  expect([post.url, post.body]).toEqual([
+    '/api/v1/customers/1/agree-visit',
+    expect.objectContaining({ version: 7, day: '2029-12-01', words: 'Before ten.' }),
+  ]);
+  expect(screen.getByText('A day to come.')).toBeTruthy();
+  expect(screen.getByLabelText<HTMLInputElement>('In their words').value).toBe('Before ten.');
 });

@@ -18,6 +18,7 @@ import { send, type Refusal } from '../parts/post';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
 import { PartsToHave } from './PartsToHave';
+import { VisitDay } from './VisitDay';
 
 const AHEAD = [
   { days: 0, label: 'due by today' },
@@ -27,16 +28,28 @@ const AHEAD = [
 ];
 
 /** What falls due, customer by customer: one visit serves all their machines. */
-export function RoundsScreen({ first, ahead, kind }: { first: RoundsView; ahead: number; kind: string }) {
+export function RoundsScreen({
+  first,
+  ahead,
+  kind,
+  order,
+}: {
+  first: RoundsView;
+  ahead: number;
+  kind: string;
+  order: 'day' | 'cost';
+}) {
   const router = useRouter();
   const [pages, setPages] = useState([first]);
   const [feed, setFeed] = useState<string | null>(null);
   const groups = pages.flatMap((p) => p.groups);
   const { after } = pages.at(-1)!;
-  const show = (more: { ahead?: number; kind?: string }) =>
-    router.push(`/rounds?ahead=${more.ahead ?? ahead}&kind=${more.kind ?? kind}`);
+  const show = (more: { ahead?: number; kind?: string; order?: string }) =>
+    router.push(`/rounds?ahead=${more.ahead ?? ahead}&kind=${more.kind ?? kind}&order=${more.order ?? order}`);
   const older = async () => {
-    const response = await fetch(`/api/v1/rounds?ahead=${ahead}&kind=${kind}&after=${after}`).catch(() => null);
+    const response = await fetch(`/api/v1/rounds?ahead=${ahead}&kind=${kind}&order=${order}&after=${after}`).catch(
+      () => null,
+    );
     if (!response?.ok) return;
     const next = (await response.json()) as RoundsView;
     setPages((p) => [...p, next]);
@@ -80,6 +93,17 @@ export function RoundsScreen({ first, ahead, kind }: { first: RoundsView; ahead:
               {k.label}
             </MenuItem>
           ))}
+        </TextField>
+        <TextField
+          select
+          size="small"
+          label="First"
+          value={order}
+          onChange={(e) => show({ order: e.target.value })}
+          sx={{ width: 190 }}
+        >
+          <MenuItem value="day">what is due first</MenuItem>
+          <MenuItem value="cost">what costs most to leave</MenuItem>
         </TextField>
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', ml: { md: 'auto' } }}>
           <Button
@@ -160,6 +184,7 @@ function Group({ group: { customer, lines, weekMinor }, view }: { group: RoundGr
           </Button>
         )}
       </Box>
+      <VisitDay customer={customer} />
       {open && <Letter customer={customer} lines={lines} view={view} onDone={() => setOpen(false)} />}
       {lines.map((l) => (
         <Box

@@ -92,7 +92,7 @@ function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLi
     .filter((a) => !a.reading)
     .flatMap((a) => a.outcomes.slice(1));
   const filled = places.filter((p) => (typed[p] ?? '').trim() !== '');
-  const wrong = filled.filter((p) => readNumber(typed[p]!) === null);
+  const wrong = filled.filter((p) => !Number.isFinite(readNumber(typed[p]!) ?? NaN));
   const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
   const save = async () => {
     const saved = await act('serve-item', {

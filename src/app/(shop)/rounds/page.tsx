@@ -23,6 +23,12 @@ export default async function RoundsPage({ searchParams }: Query) {
   })();
   const view = await rounds(asked);
   return (
-    <RoundsScreen key={`${asked.ahead} ${asked.kind ?? ''}`} first={view} ahead={asked.ahead} kind={asked.kind ?? ''} />
+    <RoundsScreen
+      key={`${asked.ahead} ${asked.kind ?? ''} ${asked.order}`}
+      first={view}
+      ahead={asked.ahead}
+      kind={asked.kind ?? ''}
+      order={asked.order ?? 'day'}
+    />
   );
 }

@@ -5,5 +5,10 @@ import { serviceReportPdf } from '@/shop/serviceReport/serviceReport';
 
 export const GET = answer<{ params: Promise<{ id: string }> }>(async (_request, { params }) => {
   const { name, bytes } = await serviceReportPdf(jobNumber((await params).id));
-  return download(bytes as Uint8Array<ArrayBuffer>, 'application/pdf', `${name.replace(/[^A-Za-z0-9-]/g, '')}.pdf`, true);
+  return download(
+    bytes as Uint8Array<ArrayBuffer>,
+    'application/pdf',
+    `${name.replace(/[^A-Za-z0-9-]/g, '')}.pdf`,
+    true,
+  );
 });
