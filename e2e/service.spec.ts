@@ -33,6 +33,8 @@ test('a planned service goes line by line in one order, ends in a report, and le
   expect(order.indexOf('Float housing off') === -1 ? order.indexOf('float housing off') : -1).toBeLessThan(
     order.indexOf('Float out, ball and cage rinsed'),
   );
+  await list.getByRole('button', { name: 'Opened: Key out, charger off' }).click();
+  await expect(list.getByRole('button', { name: 'Opened: Key out, charger off' })).toHaveCount(0);
   await list.getByRole('button', { name: 'Opened: Both tanks drained and rinsed' }).click();
   await expect(list.getByRole('button', { name: 'Opened: Both tanks drained and rinsed' })).toHaveCount(0);
 

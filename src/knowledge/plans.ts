@@ -28,6 +28,8 @@ export interface PlanItem extends PlanRule {
   minutes: number;
   /** How the machine lies for it, where that matters. */
   lie?: Lie;
+  /** It takes more than a look: nobody does it because nobody knows when it was done last. */
+  onlyWhenDue?: true;
   /** Kind id → the step of its procedure that lays it open; otherwise all of the access that bares its station. */
   after?: Record<string, string>;
   /** Fitting a part of one of these groups at the station does it. */
@@ -206,6 +208,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
     stations: { ...firstOf('carbon-brushes'), ...only(SCRUBBERS, firstOf('suction-motor')) },
     minutes: 5,
     bench: { days: 1095, hours: 300 },
+    onlyWhenDue: true,
     parts: ['carbon'],
     checks: ['carbon-brush-length'],
   },

@@ -88,8 +88,12 @@ describe('the list of a walk-behind scrubber’s planned service', () => {
     const job = await visit('scrubber-walk-behind');
     const ahead = async () => (await readJob(job)).visitOrder!.lines.length;
     const before = await ahead();
-    await stripStep(shop.person, job, { ...(await base(job)), step: 'drain', state: 'done' });
-    expect(await ahead()).toBe(before - 1);
+    const press = async (step: string) => stripStep(shop.person, job, { ...(await base(job)), step, state: 'done' });
+    // Dead before it is wet.
+    expect((await refusal(press('drain'))).status).toBe(400);
+    await press('key-out');
+    await press('drain');
+    expect(await ahead()).toBe(before - 2);
     await serve(job, 'squeegee-turn', {
       readings: [
         { place: 'front', value: 2 },

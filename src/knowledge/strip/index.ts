@@ -28,6 +28,11 @@ const byKind: Record<string, AccessSteps> = {
   robot,
 };
 
+/** What makes a machine dead that has no plug to pull: before anything else of it. */
+const MADE_DEAD = ['key-out', 'switched-off'];
+/** Done by the machine itself, before it is made dead. */
+const UNDER_POWER = new Set(['deck-down']);
+
 /** What is looked at last on every machine that has the part, whatever was opened. */
 const FINALS = [
   'cord-clear',
@@ -55,6 +60,7 @@ export function procedureOf(kind: KindText): Procedure {
     const here = check.stations.filter((s) => stations.has(s));
     return here.length > 0 ? [{ ...check, stations: here }] : [];
   };
+  const dead = MADE_DEAD.find((id) => Object.values(ways).some((steps) => steps.some((s) => s.id === id)));
   const ends = new Map<string, string[]>();
   const steps: StripStep[] = [];
   for (const access of kind.access) {
@@ -63,7 +69,9 @@ export function procedureOf(kind: KindText): Procedure {
     const entrance = access.needs ? ends.get(access.needs)! : [];
     let last = entrance;
     for (const { free, also, back, ...text } of texts) {
-      const needs = [...new Set([...(free ? entrance : last), ...(also ?? [])])];
+      const before = [...(free ? entrance : last), ...(also ?? [])];
+      const first = dead && before.length === 0 && text.id !== dead && !UNDER_POWER.has(text.id) ? [dead] : [];
+      const needs = [...new Set([...before, ...first])];
       steps.push({ ...text, access: access.id, needs, back: { ...back, checks: back.checks.flatMap(ofKind) } });
       last = free ? [...last, text.id] : [text.id];
     }

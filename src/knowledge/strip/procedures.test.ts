@@ -69,6 +69,35 @@ describe('the way into every kind', () => {
   });
 });
 
+// A battery has no plug to pull; what is full spills, over whoever lies beside it. Common practice, no source.
+test('what has no plug is made dead before anything is opened, and emptied before it is laid down', () => {
+  for (const kind of kinds) {
+    const { steps } = procedures[kind.id]!;
+    const before = (id: string): Set<string> => {
+      const seen = new Set<string>();
+      const look = (at: string) => {
+        for (const n of steps.find((s) => s.id === at)!.needs)
+          if (!seen.has(n)) {
+            seen.add(n);
+            look(n);
+          }
+      };
+      look(id);
+      return seen;
+    };
+    const dead = steps.find((s) => ['key-out', 'switched-off'].includes(s.id));
+    for (const step of steps) {
+      if (dead && step !== dead && step.id !== 'deck-down')
+        expect([kind.id, step.id, before(step.id).has(dead.id)]).toEqual([kind.id, step.id, true]);
+      const empties = steps.filter((s) => ['drain', 'recovery-off', 'head-latches'].includes(s.id));
+      const isLaid = step.lie !== null && step.lie !== 'standing';
+      if (isLaid && empties.length > 0)
+        expect([kind.id, step.id, empties.some((e) => before(step.id).has(e.id))]).toEqual([kind.id, step.id, true]);
+    }
+    if (kind.supply === 'lead-acid') expect([kind.id, dead !== undefined]).toEqual([kind.id, true]);
+  }
+});
+
 test('what a repair resets is an item of the plan', () => {
   const items = new Set(planItems.map((p) => p.id));
   const resets = Object.values(repairTexts).flatMap((r) => r.resets ?? []);

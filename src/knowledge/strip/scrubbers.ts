@@ -53,8 +53,10 @@ export const walkBehind: AccessSteps = {
   deck: within(
     [4, 5],
     [
+      // What is full spills when it is laid down.
       step('deck-up', 'Deck unloaded, machine on its side', 'D', [0.5, 0.5], 'Machine on its wheels', {
         cautions: heavy,
+        also: ['drain'],
       }),
       step('deck-housing', 'Housing tilted, three screws', 'D cross-2', [1.5, 2], 'Housing down, three screws', {
         out: ['3 screw cross-2 medium: in the housing'],
@@ -82,7 +84,7 @@ export const walkBehind: AccessSteps = {
         'D',
         [0.8, 1],
         'Brush on its plate, knob down on the flat',
-        { out: ['1 screw: with the knob'], checks: ['brush-locked'] },
+        { out: ['1 screw: with the knob'], checks: ['brush-locked'], also: ['deck-up'] },
       ),
       step(
         'blades-off',
@@ -162,6 +164,7 @@ export const rideOn: AccessSteps = {
       }),
       step('side-skirts', 'Side skirts off', 'S', [1, 1.3], 'Skirts on, floor touched all along', {
         out: ['4 pin: in the skirts'],
+        also: ['key-out'],
       }),
       step('belt-covers', 'Both belt covers off, belt dust wiped', 'S t25', [2.5, 3], 'Belt covers on', {
         out: ['4 screw t25 medium: front cover', '4 screw t25 long: rear cover'],
@@ -217,6 +220,9 @@ export const rideOn: AccessSteps = {
   }),
 };
 
+/** What is full spills when it is laid back. */
+const LAID_BACK = ['recovery-off'];
+
 /** Kind 16. */
 export const extractor: AccessSteps = {
   'filter-bay': within(
@@ -243,6 +249,7 @@ export const extractor: AccessSteps = {
     [
       step('shoe-catches', 'Catches of the floor shoe opened, shoe off', 'B pry', [1, 1], 'Shoe on, every catch', {
         out: ['4 screw cross-2 short: in the floor shoe'],
+        also: LAID_BACK,
         cautions: ['brittle-plastic'],
         checks: ['shoe-level'],
       }),
@@ -257,7 +264,7 @@ export const extractor: AccessSteps = {
         'B cross-2',
         [1.5, 1.5],
         'Cover screws started by hand, snug',
-        { out: ['3 screw cross-2 medium: in the brush cover'] },
+        { out: ['3 screw cross-2 medium: in the brush cover'], also: LAID_BACK },
       ),
       step('brush-cover', 'Brush cover off, belt in sight', 'B', [1.5, 1.5], 'Brush cover on, belt runs true', {
         checks: ['belt-tracked'],
@@ -267,7 +274,10 @@ export const extractor: AccessSteps = {
   'roll-out': within(
     [2, 2],
     [
-      step('brush-arm', 'Brush arm swung out', 'B', [0.8, 0.8], 'Brush arm in', { out: ['1 pin: in the brush arm'] }),
+      step('brush-arm', 'Brush arm swung out', 'B', [0.8, 0.8], 'Brush arm in', {
+        out: ['1 pin: in the brush arm'],
+        also: LAID_BACK,
+      }),
       step('brush-lift', 'Brush out, ends clean', 'B', [1.2, 1.2], 'Brush in, its drive in the dog', {
         checks: ['brush-locked'],
       }),

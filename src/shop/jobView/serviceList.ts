@@ -51,7 +51,11 @@ export function serviceList(kind: Kind, of: Serviced, today: string): ServiceLin
         label: item.label,
         station: item.stations[kind.id]!,
         state:
-          due === null ? (isPlanned(item, use, shop.frostMonth) ? 'unknown' : 'later') : stateOf(due, plan!.due_early),
+          due !== null
+            ? stateOf(due, plan!.due_early)
+            : isPlanned(item, use, shop.frostMonth) && !item.onlyWhenDue
+              ? 'unknown'
+              : 'later',
         lastDoneOn: plan?.last_done_on ?? null,
         dueOn: due,
         early: plan?.due_early ?? null,

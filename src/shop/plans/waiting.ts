@@ -25,7 +25,9 @@ export async function waitingOf(
   kinds: readonly string[],
   shop: Pick<ShopRow, 'labour_minor'>,
 ): Promise<Waiting> {
-  const lists = await Promise.all(kinds.map(async (kind) => [kind, await partsFor(db, kind)] as const));
+  // One after the other: a transaction asks one question at a time.
+  const lists: [string, Awaited<ReturnType<typeof partsFor>>][] = [];
+  for (const kind of kinds) lists.push([kind, await partsFor(db, kind)]);
   const prices = new Map(
     lists.map(([kind, parts]) => [
       kind,
