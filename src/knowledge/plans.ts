@@ -28,6 +28,8 @@ export interface PlanItem extends PlanRule {
   minutes: number;
   /** How the machine lies for it, where that matters. */
   lie?: Lie;
+  /** What a visit of this sort comes for: it is done then, whenever it falls due. */
+  askedAt?: readonly string[];
   /** It takes more than a look: nobody does it because nobody knows when it was done last. */
   onlyWhenDue?: true;
   /** Kind id → the step of its procedure that lays it open; otherwise all of the access that bares its station. */
@@ -117,6 +119,8 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
     label: 'Bristles measured',
     stations: firstOf(...ROLLS),
     minutes: 3,
+    askedAt: ['height'],
+    after: { 'upright-self-propelled': 'roll-lift' },
     parts: ['roll'],
     looks: ['bristle-height'],
     reading: {
@@ -133,6 +137,8 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
     label: 'Height cam: number up',
     stations: firstOf('height-cam'),
     minutes: 1,
+    askedAt: ['height'],
+    after: { 'upright-self-propelled': 'roll-lift' },
     parts: [],
     reading: { id: 'cam', label: 'Cam at number', unit: '', range: [1, 9], whole: true },
   },

@@ -283,6 +283,16 @@ describe('by count and by wear', () => {
   // Walk 16: worn bristles: one number on; the position is in the history.
   test('the number of the height cam is read and kept', async () => {
     const job = await visit('upright-self-propelled', { visit: 'height' });
+    const { service, visitOrder } = await readJob(job);
+    expect(service.slice(0, 2).map((l) => [l.item, l.state])).toEqual([
+      ['bristles', 'asked'],
+      ['cam-number', 'asked'],
+    ]);
+    // Lifter to off, nozzle unlatched, levers, roll: then the number can be read.
+    const order = visitOrder!.lines.map((l) => (l.sort === 'step' ? l.step.id : l.item));
+    const ways = ['lifter-off', 'nozzle-unlatch', 'plate-levers', 'roll-lift', 'cam-number'];
+    expect(ways.map((w) => order.indexOf(w))).toEqual(ways.map((w) => order.indexOf(w)).sort((a, b) => a - b));
+    expect(order.indexOf('lifter-off')).toBeGreaterThanOrEqual(0);
     await serve(job, 'cam-number', { readings: [{ place: '', value: 3 }] });
     const card = await cardOf(job);
     expect(card.serviceReadings).toMatchObject([{ item: 'cam-number', reading: 'cam', value: 3 }]);

@@ -30,8 +30,6 @@ const byKind: Record<string, AccessSteps> = {
 
 /** What makes a machine dead that has no plug to pull: before anything else of it. */
 const MADE_DEAD = ['key-out', 'switched-off'];
-/** Done by the machine itself, before it is made dead. */
-const UNDER_POWER = new Set(['deck-down']);
 
 /** What is looked at last on every machine that has the part, whatever was opened. */
 const FINALS = [
@@ -70,7 +68,7 @@ export function procedureOf(kind: KindText): Procedure {
     let last = entrance;
     for (const { free, also, back, ...text } of texts) {
       const before = [...(free ? entrance : last), ...(also ?? [])];
-      const first = dead && before.length === 0 && text.id !== dead && !UNDER_POWER.has(text.id) ? [dead] : [];
+      const first = dead && before.length === 0 && text.id !== dead ? [dead] : [];
       const needs = [...new Set([...before, ...first])];
       steps.push({ ...text, access: access.id, needs, back: { ...back, checks: back.checks.flatMap(ofKind) } });
       last = free ? [...last, text.id] : [text.id];

@@ -54,10 +54,17 @@ export const walkBehind: AccessSteps = {
     [4, 5],
     [
       // What is full spills when it is laid down.
-      step('deck-up', 'Deck unloaded, machine on its side', 'D', [0.5, 0.5], 'Machine on its wheels', {
-        cautions: heavy,
-        also: ['drain'],
-      }),
+      step(
+        'deck-up',
+        'Deck unloaded, batteries with caps out first, machine on its side',
+        'D',
+        [0.5, 0.5],
+        'Machine on its wheels',
+        {
+          cautions: heavy,
+          also: ['drain'],
+        },
+      ),
       step('deck-housing', 'Housing tilted, three screws', 'D cross-2', [1.5, 2], 'Housing down, three screws', {
         out: ['3 screw cross-2 medium: in the housing'],
       }),
@@ -158,10 +165,17 @@ export const rideOn: AccessSteps = {
   deck: within(
     [6, 7],
     [
-      step('deck-down', 'Deck lowered, pressure to its lowest', 'S', [0.5, 0.5], 'Deck up and down once', {
-        cautions: heavy,
-        checks: ['deck-swings'],
-      }),
+      step(
+        'deck-down',
+        'Deck lowered with the key for a moment, pressure to its lowest',
+        'S',
+        [0.5, 0.5],
+        'Deck up and down once',
+        {
+          cautions: heavy,
+          checks: ['deck-swings'],
+        },
+      ),
       step('side-skirts', 'Side skirts off', 'S', [1, 1.3], 'Skirts on, floor touched all along', {
         out: ['4 pin: in the skirts'],
         also: ['key-out'],

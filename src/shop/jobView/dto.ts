@@ -105,7 +105,7 @@ export interface JobFacts extends BenchState {
   struck: { complaint: string; why: string; by: string | null }[];
   /** What the service of this visit has on its list, and what falls due later. */
   service: ServiceLine[];
-  /** Only of a visit without a complaint. */
+  /** Only of a visit. */
   visitOrder: VisitOrder | null;
   /** On how many days of how many the operator did what is theirs, as they say. */
   care: { item: string; doneDays: number; ofDays: number }[];
@@ -172,8 +172,8 @@ export interface ServiceLine {
   item: string;
   label: string;
   station: string;
-  /** Past due, never known, due within a month, later. */
-  state: 'past' | 'unknown' | 'soon' | 'later';
+  /** What the visit is for, past due, never known, due within a month, later. */
+  state: 'asked' | 'past' | 'unknown' | 'soon' | 'later';
   lastDoneOn: string | null;
   dueOn: string | null;
   /** Between these, as far as is known; the later one null when it may never come. */

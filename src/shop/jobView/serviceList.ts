@@ -12,6 +12,7 @@ const SOON_DAYS = 30;
 
 /** What the list is made from: a job's state, or a machine's card. */
 export interface Serviced {
+  job: { visit: string };
   plans: PlanRow[];
   model: { dropped_stations: string[]; sealed_battery: boolean | null };
   machine: { pets: boolean; hours_per_week: number };
@@ -23,12 +24,12 @@ export interface Serviced {
 }
 
 /**
- * What a visit of this machine has on its list: past due first, then what nobody knows, then what falls due soon, then the
+ * What a visit of this machine has on its list: what it came for first, then what is past due, then what nobody knows, then what falls due soon, then the
  * rest. What may fall due within a month by its interval is soon.
  * @param today in the shop's zone, ISO 8601
  */
 export function serviceList(kind: Kind, of: Serviced, today: string): ServiceLine[] {
-  const { plans, model, machine, customer, shop, service, serviceReadings } = of;
+  const { job, plans, model, machine, customer, shop, service, serviceReadings } = of;
   const known = new Map(plans.map((p) => [p.item, p]));
   const soon = addDays(today, SOON_DAYS);
   const use: MachineUse = {
@@ -50,8 +51,9 @@ export function serviceList(kind: Kind, of: Serviced, today: string): ServiceLin
         item: item.id,
         label: item.label,
         station: item.stations[kind.id]!,
-        state:
-          due !== null
+        state: item.askedAt?.includes(job.visit)
+          ? 'asked'
+          : due !== null
             ? stateOf(due, plan!.due_early)
             : isPlanned(item, use, shop.frostMonth) && !item.onlyWhenDue
               ? 'unknown'
@@ -70,7 +72,7 @@ export function serviceList(kind: Kind, of: Serviced, today: string): ServiceLin
       },
     ];
   });
-  const order = ['past', 'unknown', 'soon', 'later'];
+  const order = ['asked', 'past', 'unknown', 'soon', 'later'];
   return lines.sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state));
 
   function stateOf(due: string, early: string | null): ServiceLine['state'] {

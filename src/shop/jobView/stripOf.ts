@@ -69,7 +69,7 @@ export function stripOf(
       losses: state.losses,
       changes: changesOf(state),
     },
-    visitOrder: state.job.visit === 'service' ? visitOrder(kind, procedure, service, opened, absent) : null,
+    visitOrder: state.job.visit !== '' ? visitOrder(kind, procedure, service, opened, absent) : null,
     rebuild: wayBack(
       procedure,
       opened,

@@ -100,7 +100,7 @@ export function RoundsScreen({
           label="First"
           value={order}
           onChange={(e) => show({ order: e.target.value })}
-          sx={{ width: 190 }}
+          sx={{ width: 235 }}
         >
           <MenuItem value="day">what is due first</MenuItem>
           <MenuItem value="cost">what costs most to leave</MenuItem>

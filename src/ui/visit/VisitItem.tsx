@@ -190,7 +190,8 @@ function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLi
 
 function When({ line }: { line: ServiceLine }) {
   const by = byWords(line.by);
-  const home = line.byItsPeople ? ', done by its people between visits' : '';
+  const home = line.byItsPeople ? '; its people do it between visits' : '';
+  if (line.state === 'asked' && line.dueOn === null) return <>asked for at this visit</>;
   if (line.dueOn === null)
     return <>{line.state === 'unknown' ? `not known when it was done last: look now${home}` : 'to be measured'}</>;
   return (
