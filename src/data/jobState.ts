@@ -137,6 +137,8 @@ export interface JobState {
     at: Instant;
   }[];
   serviceReadings: { item: string; reading: string; place: string; value: number }[];
+  /** What was read last at each place before this visit. */
+  readBefore: { item: string; place: string; value: number; at: Instant }[];
   /** On how many days of how many the operator did what is theirs, as they say. */
   care: { item: string; done_days: number; of_days: number }[];
   /** Complaints that the bench did not find. */
@@ -192,6 +194,11 @@ const STATE = `select
   ${list('fault, at', 'repair_done where job_id = job.id', 'at')} as "repairedAt",
   ${list('item, state, words, look_again_on, minutes, at', 'service_done where job_id = job.id', 'at')} as service,
   ${list('id, item, reading, place, value', 'service_reading where job_id = job.id', 'id')} as "serviceReadings",
+  ${list(
+    'distinct on (item, place) item, place, value, at',
+    'service_reading where machine_id = job.machine_id and job_id <> job.id order by item, place, at desc',
+    'item',
+  )} as "readBefore",
   ${list('item, done_days, of_days', 'operator_care where job_id = job.id', 'item')} as care,
   ${list(
     'fault, job_id as job, at',

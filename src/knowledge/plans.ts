@@ -13,6 +13,8 @@ export interface ServiceReading {
   range: [least: number, most: number];
   /** Whole numbers only: which edge, which number of the cam. */
   whole?: true;
+  /** What follows when it stands at its last number. */
+  atLast?: string;
   /** Where it is read when there is more than one; one nameless place otherwise. */
   places?: Record<string, string[]>;
   wear?: { limit: number; towards: 'down' | 'up' };
@@ -140,7 +142,14 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
     askedAt: ['height'],
     after: { 'upright-self-propelled': 'roll-lift' },
     parts: [],
-    reading: { id: 'cam', label: 'Cam at number', unit: '', range: [1, 9], whole: true },
+    reading: {
+      id: 'cam',
+      label: 'Cam at number',
+      unit: '',
+      range: [1, 5],
+      whole: true,
+      atLast: 'the last number: a new roll next',
+    },
   },
   {
     id: 'roll-new',
@@ -288,6 +297,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
       unit: '',
       range: [1, 4],
       whole: true,
+      atLast: 'the last edge: new blades next',
       places: { 'scrubber-walk-behind': ['front', 'rear'], 'scrubber-ride-on': ['front', 'rear'] },
     },
   },

@@ -142,6 +142,23 @@ describe('the list of a walk-behind scrubber’s planned service', () => {
   });
 });
 
+test('what was read last stands beside what is read now; the last edge asks for new blades', async () => {
+  const job = await visit('scrubber-walk-behind');
+  await serve(job, 'squeegee-turn', { readings: [{ place: 'front', value: 4 }] });
+  // Its own visit is not before itself.
+  expect((await readJob(job)).service.find((l) => l.item === 'squeegee-turn')!.before).toEqual([]);
+  await end(job);
+  const next = await again(job);
+  expect((await readJob(next)).service.find((l) => l.item === 'squeegee-turn')!.before).toEqual([
+    { place: 'front', value: 4, on: today },
+  ]);
+  await serve(next, 'squeegee-turn', { readings: [{ place: 'front', value: 1 }] });
+  await end(next);
+  const third = await again(next);
+  expect((await readJob(third)).service.find((l) => l.item === 'squeegee-turn')!.before).toMatchObject([{ value: 1 }]);
+  expect((await readJob(third)).past[0]).toMatchObject({ visit: 'service', faults: [] });
+});
+
 describe('a look that finds something', () => {
   test('is an answer to the finder’s check, and what it proves is repaired like any other', async () => {
     const job = await visit('scrubber-walk-behind');

@@ -15,6 +15,7 @@ test('the table, as the shop agreed on it', () => {
   expect(only('owner').sort()).toEqual(
     [
       'add-person',
+      'amend-letters',
       'amend-mail',
       'amend-person',
       'amend-phrases',
@@ -30,6 +31,8 @@ test('the table, as the shop agreed on it', () => {
       'read-audit',
       'read-learning',
       'reset-passphrase',
+      'take-interval',
+      'take-life',
       'weigh-lent',
     ].sort(),
   );

@@ -325,9 +325,13 @@ describe('the answer', () => {
     const { newMachine: _machine, newCustomer: _customer, ...again } = newJobDto(0, ['weak-suction']);
     const next = (await takeIn(shop.person, { ...again, machineId: machine.id })).job;
     expect((await agree(next)).declinedBefore).toMatchObject([{ label: 'New filter', fault: 'filter-clogged', job }]);
-    expect((await readProposal(next)).lines.find((l) => l.fault === 'filter-clogged')!.reason).toMatch(
-      /^Not wanted on/,
-    );
+    await shop
+      .db('answer')
+      .where({ job_id: job })
+      .update({ at: new Date(Date.now() - 200 * 86_400_000) });
+    const { reason } = (await readProposal(next)).lines.find((l) => l.fault === 'filter-clogged')!;
+    const told = /^Not wanted on [\d-]+: within a year it failed with (\d+) % then, with (\d+) % now\.$/.exec(reason)!;
+    expect(Number(told[2])).toBeGreaterThan(Number(told[1]));
   });
 });
 

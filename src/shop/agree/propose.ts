@@ -172,7 +172,7 @@ export function proposalOf({
       lines.push(
         ...repairLines(d.fault, kind, facts, taken, {
           group: isSafetyFault(d.fault) ? 'must' : 'wait',
-          reason: `Not wanted on ${d.at.slice(0, 10)}; it is older now.`,
+          reason: `Not wanted on ${d.at.slice(0, 10)}: ${changedSince(d, wear, facts)}.`,
         }),
       );
   return {
@@ -380,6 +380,20 @@ const middleOf = (parts: readonly Part[]): Part | undefined =>
 interface Around {
   way: (faults: readonly string[]) => StripStep[];
   perMinute: (minutes: number) => number;
+}
+
+/** What has changed since the owner did not want it: found then it is so still; what wears is likelier to fail. */
+function changedSince(
+  { fault, at }: JobFacts['agree']['declinedBefore'][number],
+  wear: readonly WearNow[],
+  facts: JobFacts,
+): string {
+  if (facts.openFaults.some((f) => f.fault === fault)) return 'found then, and so still';
+  const part = wear.find((w) => w.fault === fault);
+  if (!part) return 'it is older now';
+  const since = (Date.now() - Date.parse(at)) / (365.25 * 86_400_000);
+  const chance = (age: number) => Math.round(100 * chanceWithin(part.life, Math.max(0, age), 1));
+  return `within a year it failed with ${chance(part.ageYears - since)} % then, with ${chance(part.ageYears)} % now`;
 }
 
 /** What wears on this machine, how old it is, and what it costs when it fails by itself. */

@@ -122,6 +122,7 @@ export interface JobFacts extends BenchState {
   past: {
     id: number;
     takenInAt: string;
+    visit: Visit;
     faults: string[];
     words: string;
     ending: Ending | null;
@@ -189,6 +190,8 @@ export interface ServiceLine {
   minutes: number | null;
   /** What was read there at this visit. */
   readings: { place: string; value: number }[];
+  /** What was read there last before this visit. */
+  before: { place: string; value: number; on: string }[];
 }
 
 /** The visit in the order in which the machine is turned least: steps that open it, and what is done there. */

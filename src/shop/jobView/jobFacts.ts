@@ -183,6 +183,7 @@ async function pastOf(db: Db, { job }: JobState): Promise<JobFacts['past']> {
     .map((p) => ({
       id: p.id,
       takenInAt: p.taken_in_at.toISOString(),
+      visit: p.visit,
       faults: p.faults ?? [],
       words: p.words,
       ending: p.ending,

@@ -21,6 +21,7 @@ export interface Serviced {
   /** What was said at this visit. */
   service: JobState['service'];
   serviceReadings: JobState['serviceReadings'];
+  readBefore: JobState['readBefore'];
 }
 
 /**
@@ -29,7 +30,7 @@ export interface Serviced {
  * @param today in the shop's zone, ISO 8601
  */
 export function serviceList(kind: Kind, of: Serviced, today: string): ServiceLine[] {
-  const { job, plans, model, machine, customer, shop, service, serviceReadings } = of;
+  const { job, plans, model, machine, customer, shop, service, serviceReadings, readBefore } = of;
   const known = new Map(plans.map((p) => [p.item, p]));
   const soon = addDays(today, SOON_DAYS);
   const use: MachineUse = {
@@ -69,6 +70,9 @@ export function serviceList(kind: Kind, of: Serviced, today: string): ServiceLin
         lookAgainOn: said ? said.look_again_on : (plan?.look_again_on ?? null),
         minutes: said?.minutes ?? null,
         readings: readings.map(({ place, value }) => ({ place, value })),
+        before: readBefore
+          .filter((r) => r.item === item.id)
+          .map(({ place, value, at }) => ({ place, value, on: at.slice(0, 10) })),
       },
     ];
   });

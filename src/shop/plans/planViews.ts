@@ -5,7 +5,7 @@ import type { PlanView, RunningView } from './dto';
 import { dueOfMachine, runningOf, machineUse, type ItemDue } from './dueOfMachine';
 
 /**
- * A machine's plan for its card: by its day, then what nobody knows. What is not planned for its use, and was never
+ * A machine's plan for its card: by its day, then what nobody knows, then what its people do themselves. What is not planned for its use, and was never
  * measured, is left out.
  */
 export function planViews(
@@ -36,7 +36,8 @@ export function planViews(
       },
     ];
   });
-  return views.sort((a, b) => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999'));
+  const key = (v: PlanView) => `${v.byItsPeople ? 1 : 0}${v.dueOn ?? '9999'}`;
+  return views.sort((a, b) => key(a).localeCompare(key(b)));
 }
 
 /** The bench's habit with its days as this use shortens them. */

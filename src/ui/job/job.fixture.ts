@@ -134,6 +134,7 @@ export function jobInFind(
     ownLives: [],
     service: [],
     serviceReadings: [],
+    readBefore: [],
     care: [],
     struck: [],
     openFaults: [],

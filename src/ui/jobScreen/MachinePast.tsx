@@ -8,6 +8,7 @@ import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { Complaints } from '../job/Complaints';
+import { foundOrVisit } from '../job/endedWords';
 import { faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 
@@ -81,7 +82,7 @@ export function MachinePast({ desk }: { desk: JobDesk }) {
             <Link component={NextLink} href={`/jobs/${p.id}/hand-back`}>
               {dayAt(p.takenInAt, job.zone)}
             </Link>{' '}
-            {[...p.faults.map(faultLabel), ...(p.foundWords ? [p.foundWords] : [])].join(', ') || 'no cause named'}
+            {foundOrVisit(p)}
             {p.ending && p.ending !== 'repaired' && `; ${endings.find((e) => e.id === p.ending)!.label.toLowerCase()}`}
           </Typography>
         ))}

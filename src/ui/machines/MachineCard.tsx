@@ -12,6 +12,7 @@ import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
 import { JobPhotographs } from '../jobScreen/JobPhotographs';
 import { endings } from '@/knowledge/counter';
+import { foundOrVisit } from '../job/endedWords';
 import { faultLabel } from '../job/labels';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
@@ -52,7 +53,7 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
   const states = useMemo(() => {
     const map: Record<string, StationState> = {};
     for (const [station, ageDays] of Object.entries(card.partAgeDays)) map[station] = { ageDays };
-    for (const p of card.plans) if (p.overdue && p.station) map[p.station] = { ...map[p.station], looked: true };
+    for (const p of card.plans) if (p.overdue && !p.byItsPeople) map[p.station] = { ...map[p.station], looked: true };
     return map;
   }, [card]);
   const measured = useMemo<TimeSeries[]>(
@@ -237,9 +238,7 @@ function Jobs({ card }: { card: MachineCardView }) {
           <Link component={NextLink} href={j.closedAt ? `/jobs/${j.id}/hand-back` : `/jobs/${j.id}`}>
             <Reading>{dayAt(j.takenInAt, card.zone)}</Reading>
           </Link>{' '}
-          {j.closedAt
-            ? [...j.faults.map(faultLabel), ...(j.foundWords ? [j.foundWords] : [])].join(', ') || 'no cause named'
-            : 'open'}
+          {j.closedAt ? foundOrVisit(j) : 'open'}
           {j.ending && j.ending !== 'repaired' && `; ${endings.find((e) => e.id === j.ending)!.label.toLowerCase()}`}
           {j.comebackOf && (
             <Box component="strong" sx={{ color: 'bench.brass' }}>

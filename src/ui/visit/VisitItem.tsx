@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { checksOf } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
-import { lookOf, placesOf, planItem } from '@/knowledge/plans';
+import { lookOf, placesOf, planItem, type ServiceReading } from '@/knowledge/plans';
 import type { ServiceLine } from '@/shop/jobView/dto';
 import type { JobDesk } from '../job/useJob';
 import { byWords, spanWords } from '@/core/service/dueWords';
@@ -125,7 +125,10 @@ function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLi
           error={wrong.includes(place) || problem(`readings[${filled.indexOf(place)}].value`) !== undefined}
           helperText={
             problem(`readings[${filled.indexOf(place)}].value`) ??
-            [item.reading!.range.join(' to '), item.reading!.unit].filter(Boolean).join(' ')
+            readHelp(
+              item.reading!,
+              line.before.find((b) => b.place === place),
+            )
           }
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           sx={{ width: places.length > 2 ? 132 : 210 }}
@@ -188,6 +191,20 @@ function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLi
   );
 }
 
+/** What was read there last; without it, between what it lies. */
+function readHelp({ range, unit }: ServiceReading, before: ServiceLine['before'][number] | undefined): string {
+  if (before) return `${before.value} ${unit}`.trim() + ` on ${before.on}`;
+  return `${range.join(' to ')} ${unit}`.trim();
+}
+
+/** Places that stood at their last number when they were read last. */
+function atLast({ item, before }: ServiceLine): string {
+  const reading = planItem(item)!.reading;
+  if (!reading?.atLast) return '';
+  const places = before.filter((b) => b.value >= reading.range[1]).map((b) => b.place);
+  return places.length > 0 ? [places.join(' and '), reading.atLast].filter(Boolean).join(' ') : '';
+}
+
 function When({ line }: { line: ServiceLine }) {
   const by = byWords(line.by);
   const home = line.byItsPeople ? '; its people do it between visits' : '';
@@ -205,6 +222,7 @@ function When({ line }: { line: ServiceLine }) {
         </>
       )}
       {home}
+      {atLast(line) && <strong>; {atLast(line)}</strong>}
     </>
   );
 }

@@ -149,6 +149,20 @@ test('when it falls due is said with its interval and why; what was said can be 
   expect(posts()[0]!.body).toMatchObject({ item: 'squeegee-turn', state: '' });
 });
 
+test('what was read last stands at its field, and the last edge is said before it is turned', async () => {
+  await show(
+    visit({
+      readBefore: [
+        { item: 'squeegee-turn', place: 'front', value: 4, at: '2019-12-01T08:00:00Z' },
+        { item: 'squeegee-turn', place: 'rear', value: 2, at: '2019-12-01T08:00:00Z' },
+      ],
+    }),
+  );
+  expect(item('Turn or renew the squeegee blades').textContent).toContain('front the last edge: new blades next');
+  await press('Done: Turn or renew the squeegee blades');
+  expect(item('Turn or renew the squeegee blades').textContent).toContain('4 on 2019-12-01');
+});
+
 test('what earlier visits left open is mended here, what the owner did not want is put to them again', async () => {
   const posts = await show(
     visit({
