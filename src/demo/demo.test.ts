@@ -19,7 +19,9 @@ const count = async (table: string) => Number((await db(table).count())[0]!.coun
 test('the shop is as large as it should be, and made once', async () => {
   expect(await count('customer')).toBeGreaterThanOrEqual(40);
   expect(await count('machine')).toBeGreaterThanOrEqual(90);
-  expect(Number((await db('job').whereNotNull('closed_at').where({ visit: '' }).count())[0]!.count)).toBeGreaterThanOrEqual(300);
+  expect(
+    Number((await db('job').whereNotNull('closed_at').where({ visit: '' }).count())[0]!.count),
+  ).toBeGreaterThanOrEqual(300);
   expect(await writeDemoShop(db)).toBeNull();
 });
 

@@ -1,31 +1,23 @@
 import { accessPath } from '@/core/diagnosis/accessCosts';
 import type { Kind } from '@/core/diagnosis/knowledge';
-import type { OfferLine } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
 import { divided } from '@/core/money/rounded';
 import { addDays } from '@/core/service/days';
-import { chanceWithin, meanRemainingYears } from '@/core/stats/weibull';
 import { bestBundle, type Bundle, type BundleStep, type ExtraJob } from '@/core/strip/bundle';
 import type { Procedure, StripStep } from '@/core/strip/procedure';
 import { stepsToOpen } from '@/core/strip/reach';
 import type { JobState } from '@/data/jobState';
 import { knowledge } from '@/knowledge';
-import { oneState } from '@/knowledge/oneState';
-import { offeredParts } from '@/knowledge/offeredParts';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
-import { repairNeeds, roleOf, takenBy } from '@/knowledge/repairWork';
+import { repairNeeds } from '@/knowledge/repairWork';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
 import { followed, schools, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
-import type { WearNow } from '@/knowledge/waysOn';
-import { broughtWith, wearLives } from '@/knowledge/wearLives';
 import type { JobFacts } from '../jobView/dto';
 import { procedureOf } from '../jobView/procedureOf';
 import { chargesOf, taxesOf } from '../terms/terms';
-import { lifeHere } from '../plans/lifeHere';
 import type { ExtraView, ProposalView } from './dto';
-
-type Line = ProposalView['lines'][number];
-type Part = JobFacts['parts'][number];
+import { labour, partsMinor, priced, repairLines, type Line } from './offerLines';
+import { changedSince, extraSteps, extrasOf, machineAge, minutesOf, wearOf } from './wearExtras';
 
 /** Proofs take so long each, and together no longer than this. Common practice, no source. */
 const PROOF_MINUTES = 2;
@@ -35,8 +27,6 @@ const [UNLIKELY, SOON_YEARS] = [0.15, 2];
 /** An unlikely extra that does not pay is not worth a word. */
 const MOST_LEFT = 4;
 const DAY_YEARS = 1 / 365.25;
-/** A part whose age nobody knows is taken for half through its life. */
-const UNKNOWN_SHARE = 0.5;
 
 export interface ProposalGiven {
   kind: Kind;
@@ -265,263 +255,4 @@ function wayFor(procedure: Procedure, kind: Kind, state: JobState): (faults: rea
       faults.map((f) => faultOf(f).repair.access).filter((a) => accessPath(kind, a).length > 0 || a === 'outside'),
       absent,
     );
-}
-
-const minutesOf = (steps: readonly StripStep[]) =>
-  Math.round(10 * steps.reduce((sum, s) => sum + s.minutes + s.back.minutes, 0)) / 10;
-
-const PLAIN = { thousandths: 1000, off100k: 0, fault: null, code: null, reason: '', until: '', safety: false } as const;
-
-function labour(id: string, group: OfferLine['group'], label: string, minutes: number): Line {
-  return { ...PLAIN, id, group, sort: 'labour', label, minutes, eachMinor: 0 };
-}
-
-function priced(
-  id: string,
-  group: OfferLine['group'],
-  sort: OfferLine['sort'],
-  label: string,
-  eachMinor: number,
-): Line {
-  return { ...PLAIN, id, group, sort, label, minutes: null, eachMinor };
-}
-
-/** The work of a repair and its parts. @param taken parts that another line has already, by code and place */
-function repairLines(
-  fault: string,
-  kind: Kind,
-  facts: JobFacts,
-  taken: Set<string>,
-  { group, reason, until = '' }: { group: OfferLine['group']; reason: string; until?: string },
-): Line[] {
-  const { repair } = faultOf(fault);
-  const safety = isSafetyFault(fault);
-  const own = { group, fault, reason, until, safety };
-  const lines: Line[] = [{ ...labour(`do-${fault}`, group, repair.label, repair.minutes), ...own }];
-  for (const part of partsOf(fault, kind, facts)) {
-    const keys = keysOf(part);
-    if (keys.some((key) => taken.has(key))) continue;
-    for (const key of keys) taken.add(key);
-    lines.push({
-      ...PLAIN,
-      ...own,
-      id: `part-${fault}-${part.group}`,
-      sort: 'part',
-      label: part.label,
-      minutes: null,
-      thousandths: 1000 * part.quantity,
-      eachMinor: part.priceMinor,
-      code: part.code,
-      reason: part.note,
-    });
-  }
-  return lines;
-}
-
-/** By what a part is known to be in the offer already: the part itself, and the place where it sits. */
-const keysOf = (part: Chosen) => [`${part.group} ${part.station}`, ...(part.code === null ? [] : [part.code])];
-
-interface Chosen {
-  code: string | null;
-  label: string;
-  group: string;
-  station: string;
-  quantity: number;
-  /** Null: its price must be asked. */
-  priceMinor: number | null;
-  note: string;
-}
-
-/** One part of each group that a repair cannot do without, or usually takes: what was fitted, the model’s own, the middle one. */
-function partsOf(fault: string, kind: Kind, facts: Pick<JobFacts, 'parts' | 'fitted'>): Chosen[] {
-  const { repair, kinds } = faultOf(fault);
-  const station = kinds[kind.id]!.station;
-  return (repair.parts ?? [])
-    .filter((group) => roleOf([fault], group) !== 'choice')
-    .map((group): Chosen => {
-      const quantity = takenBy([fault], group);
-      const fitted = facts.fitted.find(
-        (f) => f.station === station && facts.parts.some((p) => p.code === f.code && p.group === group),
-      );
-      const offered = offeredParts(facts.parts, kind.id, [fault]).filter((p) => p.group === group);
-      const part: Part | undefined =
-        offered.find((p) => p.code === fitted?.code) ?? offered.find((p) => p.own) ?? middleOf(offered);
-      if (!part)
-        return {
-          code: null,
-          label: `${group} for it`,
-          group,
-          station,
-          quantity,
-          priceMinor: null,
-          note: 'Not on our list: ask its price.',
-        };
-      const sizes = new Set(offered.map((p) => p.code)).size;
-      return {
-        code: part.code,
-        label: part.label,
-        group,
-        station: part.station,
-        quantity: fitted?.quantity ?? quantity,
-        priceMinor: part.priceMinor,
-        note: [
-          !fitted && !part.own && sizes > 1 ? 'Its size is measured first.' : '',
-          part.stock >= quantity || fitted ? '' : 'To be ordered.',
-        ]
-          .filter(Boolean)
-          .join(' '),
-      };
-    });
-}
-
-const middleOf = (parts: readonly Part[]): Part | undefined =>
-  [...parts].sort((a, b) => a.priceMinor - b.priceMinor)[Math.floor((parts.length - 1) / 2)];
-
-interface Around {
-  way: (faults: readonly string[]) => StripStep[];
-  perMinute: (minutes: number) => number;
-}
-
-/** What has changed since the owner did not want it: found then it is so still; what wears is likelier to fail. */
-function changedSince(
-  { fault, at }: JobFacts['agree']['declinedBefore'][number],
-  wear: readonly WearNow[],
-  facts: JobFacts,
-): string {
-  if (facts.openFaults.some((f) => f.fault === fault)) return 'found then, and so still';
-  const part = wear.find((w) => w.fault === fault);
-  if (!part) return 'it is older now';
-  const since = (Date.now() - Date.parse(at)) / (365.25 * 86_400_000);
-  const chance = (age: number) => Math.round(100 * chanceWithin(part.life, Math.max(0, age), 1));
-  return `within a year it failed with ${chance(part.ageYears - since)} % then, with ${chance(part.ageYears)} % now`;
-}
-
-/** What wears on this machine, how old it is, and what it costs when it fails by itself. */
-function wearOf(
-  kind: Kind,
-  state: JobState,
-  facts: JobFacts,
-  must: readonly string[],
-  { way, perMinute, leastMinor }: Around & { leastMinor: number },
-): WearNow[] {
-  const age = machineAge(state, new Date().toISOString().slice(0, 10));
-  const dropped = new Set(facts.machine.droppedStations);
-  return wearLives
-    .filter(({ fault }) => {
-      const station = faultOf(fault).kinds[kind.id]?.station;
-      return station !== undefined && !dropped.has(station);
-    })
-    .map((w) => {
-      const { station } = faultOf(w.fault).kinds[kind.id]!;
-      const use = { kind: kind.id, hoursPerWeek: Number(state.machine.hours_per_week) };
-      const life = lifeHere(w, use, state.ownLives);
-      const days = facts.partAgeDays[station];
-      const unknown = UNKNOWN_SHARE * life.scaleYears;
-      return {
-        fault: w.fault,
-        label: faultOf(w.fault).repair.label,
-        life,
-        // A machine may have had its part replaced elsewhere: past its life nobody takes it for the first.
-        ageYears: days !== undefined ? days * DAY_YEARS : age === null || age > life.scaleYears ? unknown : age,
-        thenMinor: Math.max(
-          leastMinor,
-          perMinute(faultOf(w.fault).repair.minutes + minutesOf(way([w.fault]))) + partsMinor(w.fault, kind, facts),
-        ),
-      };
-    })
-    .map((w) => (must.includes(w.fault) ? { ...w, ageYears: 0 } : w));
-}
-
-const partsMinor = (fault: string, kind: Kind, facts: JobFacts, taken: ReadonlySet<string> = new Set()) =>
-  partsOf(fault, kind, facts)
-    .filter((p) => !keysOf(p).some((key) => taken.has(key)))
-    .reduce((sum, p) => sum + p.quantity * (p.priceMinor ?? 0), 0);
-
-interface Extra {
-  wear: WearNow;
-  chance: number;
-  remaining: number;
-  nowMinor: number;
-  job: ExtraJob;
-  steps: StripStep[];
-}
-
-/** What else could be done: not what is done anyway, nor another state of the same part, nor what cannot be bought. */
-function extrasOf(
-  wear: readonly WearNow[],
-  {
-    present,
-    kind,
-    facts,
-    must,
-    way,
-    open,
-    perMinute,
-    taken,
-  }: Around & {
-    present: Readonly<Record<string, number>>;
-    kind: Kind;
-    facts: JobFacts;
-    must: readonly string[];
-    open: ReadonlySet<string>;
-    taken: ReadonlySet<string>;
-  },
-): Extra[] {
-  const states = (fault: string) => oneState.find((line) => line.includes(fault)) ?? [fault];
-  const done = [...must, ...facts.repaired];
-  const spoken = new Set([...done.flatMap(states), ...broughtWith(done)]);
-  const placed = (fault: string) => partsOf(fault, kind, facts).flatMap(keysOf);
-  const all = wear
-    .filter((w) => !spoken.has(w.fault))
-    .filter((w) => placed(w.fault).length > 0 && placed(w.fault).every((place) => !taken.has(place)))
-    .filter((w) => partsOf(w.fault, kind, facts).every((p) => p.priceMinor !== null))
-    .map((w): Extra => {
-      const steps = way([w.fault]).filter((s) => !open.has(s.id));
-      // It may be there already, as far as the findings tell, or come within the year.
-      const chance = 1 - (1 - (present[w.fault] ?? 0)) * (1 - chanceWithin(w.life, w.ageYears, 1));
-      const price = perMinute(faultOf(w.fault).repair.minutes) + partsMinor(w.fault, kind, facts);
-      return {
-        wear: w,
-        chance,
-        remaining: meanRemainingYears(w.life, w.ageYears),
-        nowMinor: price + perMinute(minutesOf(steps)),
-        job: {
-          id: w.fault,
-          worthMinor: Math.round(chance * w.thenMinor) - price,
-          priceMinor: price,
-          steps: steps.map((s) => s.id),
-        },
-        steps,
-      };
-    })
-    .sort((a, b) => b.chance - a.chance);
-  // Of the states of one part, and of the faults that one part ends, the likelier stands for both.
-  const seen = new Set<string>();
-  return all.filter((e) => {
-    const keys = [...states(e.wear.fault), ...placed(e.wear.fault)];
-    if (keys.some((k) => seen.has(k))) return false;
-    for (const k of keys) seen.add(k);
-    return true;
-  });
-}
-
-function extraSteps(
-  procedure: Procedure,
-  wanted: readonly StripStep[],
-  perMinute: (m: number) => number,
-): BundleStep[] {
-  const ids = new Set(wanted.map((s) => s.id));
-  return procedure.steps
-    .filter((s) => ids.has(s.id))
-    .map((s) => ({
-      id: s.id,
-      costMinor: perMinute(s.minutes + s.back.minutes),
-      needs: s.needs.filter((n) => ids.has(n)),
-    }));
-}
-
-/** Years since it was made, to half a year; null when nobody knows. */
-function machineAge(state: JobState, today: string): number | null {
-  const made = state.machine.made_year;
-  return made === null ? null : Math.max(0, Number(today.slice(0, 4)) + Number(today.slice(5, 7)) / 12 - made - 0.5);
 }

@@ -1,0 +1,126 @@
+import type { Kind } from '@/core/diagnosis/knowledge';
+import type { OfferLine } from '@/core/agree/offers';
+import { knowledge } from '@/knowledge';
+import { offeredParts } from '@/knowledge/offeredParts';
+import { roleOf, takenBy } from '@/knowledge/repairWork';
+import { isSafetyFault } from '@/knowledge/safetyFaults';
+import type { JobFacts } from '../jobView/dto';
+import type { ProposalView } from './dto';
+
+export type Line = ProposalView['lines'][number];
+type Part = JobFacts['parts'][number];
+
+const faultOf = (id: string) => knowledge.faults.find((f) => f.id === id)!;
+
+const PLAIN = { thousandths: 1000, off100k: 0, fault: null, code: null, reason: '', until: '', safety: false } as const;
+
+export function labour(id: string, group: OfferLine['group'], label: string, minutes: number): Line {
+  return { ...PLAIN, id, group, sort: 'labour', label, minutes, eachMinor: 0 };
+}
+
+export function priced(
+  id: string,
+  group: OfferLine['group'],
+  sort: OfferLine['sort'],
+  label: string,
+  eachMinor: number,
+): Line {
+  return { ...PLAIN, id, group, sort, label, minutes: null, eachMinor };
+}
+
+/** The work of a repair and its parts. @param taken parts that another line has already, by code and place */
+export function repairLines(
+  fault: string,
+  kind: Kind,
+  facts: JobFacts,
+  taken: Set<string>,
+  { group, reason, until = '' }: { group: OfferLine['group']; reason: string; until?: string },
+): Line[] {
+  const { repair } = faultOf(fault);
+  const safety = isSafetyFault(fault);
+  const own = { group, fault, reason, until, safety };
+  const lines: Line[] = [{ ...labour(`do-${fault}`, group, repair.label, repair.minutes), ...own }];
+  for (const part of partsOf(fault, kind, facts)) {
+    const keys = keysOf(part);
+    if (keys.some((key) => taken.has(key))) continue;
+    for (const key of keys) taken.add(key);
+    lines.push({
+      ...PLAIN,
+      ...own,
+      id: `part-${fault}-${part.group}`,
+      sort: 'part',
+      label: part.label,
+      minutes: null,
+      thousandths: 1000 * part.quantity,
+      eachMinor: part.priceMinor,
+      code: part.code,
+      reason: part.note,
+    });
+  }
+  return lines;
+}
+
+/** By what a part is known to be in the offer already: the part itself, and the place where it sits. */
+export const keysOf = (part: Chosen) => [`${part.group} ${part.station}`, ...(part.code === null ? [] : [part.code])];
+
+export interface Chosen {
+  code: string | null;
+  label: string;
+  group: string;
+  station: string;
+  quantity: number;
+  /** Null: its price must be asked. */
+  priceMinor: number | null;
+  note: string;
+}
+
+/** One part of each group that a repair cannot do without, or usually takes: what was fitted, the model’s own, the middle one. */
+export function partsOf(fault: string, kind: Kind, facts: Pick<JobFacts, 'parts' | 'fitted'>): Chosen[] {
+  const { repair, kinds } = faultOf(fault);
+  const station = kinds[kind.id]!.station;
+  return (repair.parts ?? [])
+    .filter((group) => roleOf([fault], group) !== 'choice')
+    .map((group): Chosen => {
+      const quantity = takenBy([fault], group);
+      const fitted = facts.fitted.find(
+        (f) => f.station === station && facts.parts.some((p) => p.code === f.code && p.group === group),
+      );
+      const offered = offeredParts(facts.parts, kind.id, [fault]).filter((p) => p.group === group);
+      const part: Part | undefined =
+        offered.find((p) => p.code === fitted?.code) ?? offered.find((p) => p.own) ?? middleOf(offered);
+      if (!part)
+        return {
+          code: null,
+          label: `${group} for it`,
+          group,
+          station,
+          quantity,
+          priceMinor: null,
+          note: 'Not on our list: ask its price.',
+        };
+      const sizes = new Set(offered.map((p) => p.code)).size;
+      return {
+        code: part.code,
+        label: part.label,
+        group,
+        station: part.station,
+        quantity: fitted?.quantity ?? quantity,
+        priceMinor: part.priceMinor,
+        note: [
+          !fitted && !part.own && sizes > 1 ? 'Its size is measured first.' : '',
+          part.stock >= quantity || fitted ? '' : 'To be ordered.',
+        ]
+          .filter(Boolean)
+          .join(' '),
+      };
+    });
+}
+
+const middleOf = (parts: readonly Part[]): Part | undefined =>
+  [...parts].sort((a, b) => a.priceMinor - b.priceMinor)[Math.floor((parts.length - 1) / 2)];
+
+/** What the parts of a repair cost, but for those that are in the offer already. */
+export const partsMinor = (fault: string, kind: Kind, facts: JobFacts, taken: ReadonlySet<string> = new Set()) =>
+  partsOf(fault, kind, facts)
+    .filter((p) => !keysOf(p).some((key) => taken.has(key)))
+    .reduce((sum, p) => sum + p.quantity * (p.priceMinor ?? 0), 0);
