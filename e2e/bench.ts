@@ -28,20 +28,19 @@ interface KnownMachine {
   lastJobAt: string | null;
 }
 
-/** A machine of the demonstration that was here before and is not now, of this kind, under warranty or not. */
+/** A machine of the demonstration of which something was found before and that is not here now, of this kind, under warranty or not. */
 export async function freeMachine(page: Page, kind: string, underWarranty = false): Promise<KnownMachine> {
   const today = new Date().toISOString().slice(0, 10);
   for (let at = 0; at < 3; at++) {
     const answer = await page.request.get(`/api/v1/machines?page=${at}`);
     const { rows } = (await answer.json()) as { rows: KnownMachine[] };
-    const found = rows.find(
-      (m) =>
-        m.kind === kind &&
-        m.openJob === null &&
-        m.lastJobAt !== null &&
-        (m.warrantyUntil ?? '') >= today === underWarranty,
-    );
-    if (found) return found;
+    for (const m of rows) {
+      if (m.kind !== kind || m.openJob !== null || m.lastJobAt === null) continue;
+      if ((m.warrantyUntil ?? '') >= today !== underWarranty) continue;
+      // One that was only ever serviced has no finding in its book.
+      const found = await page.request.get(`/api/v1/machines/${m.tag}/timeline?what=found`);
+      if (((await found.json()) as { rows: unknown[] }).rows.length > 0) return m;
+    }
   }
   throw new Error(`No machine of the kind ${kind} is free.`);
 }
