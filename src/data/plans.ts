@@ -135,6 +135,17 @@ export async function putWeeks(db: Db, weeks: readonly { id: number; minor: numb
   );
 }
 
+/** Whether a new day or a new rule left plans to be worked out: asked every moment, so in one statement. */
+export async function planWorkWaits(db: Db): Promise<boolean> {
+  const { rows: found } = await db
+    .raw<{ rows: { waits: boolean }[] }>(
+      `select exists (select from plan_stale) or not exists (
+         select from plan_day where day = (now() at time zone coalesce((select zone from shop), 'UTC'))::date) as waits`,
+    )
+    .options(prepared('plan-work-waits'));
+  return found[0]!.waits;
+}
+
 /** Once a day, whichever server comes first: the plans of all machines are to be worked out anew. */
 export async function beginPlanDay(db: Db, day: string): Promise<void> {
   const { rows: begun } = await db.raw('insert into plan_day (day) values (?) on conflict do nothing returning day', [

@@ -19,9 +19,7 @@ const count = async (table: string) => Number((await db(table).count())[0]!.coun
 test('the shop is as large as it should be, and made once', async () => {
   expect(await count('customer')).toBeGreaterThanOrEqual(40);
   expect(await count('machine')).toBeGreaterThanOrEqual(90);
-  expect(
-    Number((await db('job').whereNotNull('closed_at').where({ visit: '' }).count())[0]!.count),
-  ).toBeGreaterThanOrEqual(300);
+  expect(Number((await db('job').whereNotNull('closed_at').count())[0]!.count)).toBeGreaterThanOrEqual(300);
   expect(await writeDemoShop(db)).toBeNull();
 });
 
@@ -53,7 +51,9 @@ test('history spans two years, before today, and every confirmed fault belongs t
 // A visit without a cause teaches nothing about causes.
 test('the tallies are the sum of the jobs that had a cause', async () => {
   const [jobs] = await db('job_tally').sum('jobs');
-  expect(Number(jobs!.sum)).toBe(Number((await db('job').whereNotNull('closed_at').count())[0]!.count));
+  expect(Number(jobs!.sum)).toBe(
+    Number((await db('job').whereNotNull('closed_at').where({ visit: '' }).count())[0]!.count),
+  );
 });
 
 test('worn-out faults come with age', () => {

@@ -1,6 +1,15 @@
 import { setActor, tellAsOne } from '@/data/audit';
 import { database, inTransaction, type Db } from '@/data/database';
-import { beginPlanDay, planInputs, putDue, putWeeks, takeStale, type DueRow, type PlanInputs } from '@/data/plans';
+import {
+  beginPlanDay,
+  planInputs,
+  planWorkWaits,
+  putDue,
+  putWeeks,
+  takeStale,
+  type DueRow,
+  type PlanInputs,
+} from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
 import { dayInZone } from '../settings/day';
 import { dueOfMachine } from './dueOfMachine';
@@ -36,6 +45,7 @@ function dueRows(inputs: PlanInputs): DueRow[] {
  * @returns how many machines; nought when all is done
  */
 export async function refreshStale(): Promise<number> {
+  if (!(await planWorkWaits(database()))) return 0;
   return inTransaction(database(), async (db) => {
     await setActor(db, 0, 'plans');
     await tellAsOne(db);

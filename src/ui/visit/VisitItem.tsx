@@ -42,6 +42,7 @@ export function VisitItem({ desk, line }: { desk: JobDesk; line: ServiceLine }) 
             sx={{ color: line.state === 'past' ? 'bench.brass' : 'text.secondary', lineHeight: 1.3 }}
           >
             <When line={line} />
+            {atLast(line) && <strong>; {atLast(line)}</strong>}
           </Typography>
         </Box>
         {!closed &&
@@ -222,7 +223,6 @@ function When({ line }: { line: ServiceLine }) {
         </>
       )}
       {home}
-      {atLast(line) && <strong>; {atLast(line)}</strong>}
     </>
   );
 }
