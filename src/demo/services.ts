@@ -179,14 +179,19 @@ async function visit(
     );
   }
   const done = lines.filter((l) => l.state === 'done').map((l) => planLabel(at, l.item));
-  await db('timeline').insert({
+  const told = (what: string, text: string, minute: number) => ({
     machine_id: m.id,
     job_id: job!.id,
-    what: 'serviced',
-    text: `Service at the site: ${done.join(', ').toLowerCase() || 'nothing done'}.`,
+    what,
+    text,
     person_id: person,
-    at: minutesOn(94),
+    at: minutesOn(minute),
   });
+  await db('timeline').insert([
+    told('taken-in', 'Here for its service', 0),
+    told('serviced', `Service at the site: ${done.join(', ').toLowerCase() || 'nothing done'}.`, 94),
+    told('handed-back', 'Handed back. Found: no cause named.', 95),
+  ]);
   return lines.filter((l) => l.state === 'done').map((l) => l.item);
 }
 
