@@ -192,7 +192,8 @@ async function visit(
     told('serviced', `Service at the site: ${done.join(', ').toLowerCase() || 'nothing done'}.`, 94),
     told('handed-back', 'Handed back. Found: no cause named.', 95),
   ]);
-  return lines.filter((l) => l.state === 'done').map((l) => l.item);
+  // What was only measured is no newer than it was.
+  return lines.filter((l) => l.state === 'done' && !at.find((i) => i.id === l.item)!.reading?.wear).map((l) => l.item);
 }
 
 const planLabel = (items: readonly PlanItem[], id: string) => items.find((i) => i.id === id)!.label;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { seededRandom } from '../diagnosis/seededRandom';
 import { dayAfterHours, runningHours, totalOn, type MeterReading } from './runningHours';
-import { wearDue } from './wearDue';
+import { sinceRenewed, wearDue } from './wearDue';
 
 const weekly = (hours: number[], from = 0): MeterReading[] => hours.map((h, i) => ({ day: from + 7 * i, hours: h }));
 
@@ -129,6 +129,14 @@ describe('wear', () => {
     expect(wearDue(line([14, 15, 16]), 10, 'down')).toBeNull();
     expect(wearDue(line([14]), 10, 'down')).toBeNull();
     expect(wearDue([], 10, 'down')).toBeNull();
+  });
+  test('a new part begins its own line, whoever wrote it down; a reading that scatters does not', () => {
+    const worn = line([30, 24, 18, 45, 41, 37]);
+    expect(sinceRenewed(worn, 10, 'down').map((r) => r.value)).toEqual([45, 41, 37]);
+    expect(sinceRenewed(line([20, 18, 18.6, 17]), 10, 'down')).toHaveLength(4);
+    expect(sinceRenewed(line([11, 10.2, 11.4]), 10, 'down')).toHaveLength(3);
+    expect(sinceRenewed(line([1, 3, 4.6, 0.5]), 5, 'up').map((r) => r.value)).toEqual([0.5]);
+    expect(sinceRenewed([], 10, 'down')).toEqual([]);
   });
   test('two readings leave room on both sides', () => {
     const due = wearDue(line([20, 18]), 10, 'down')!;

@@ -37,3 +37,23 @@ export function wearDue(readings: readonly WearReading[], limit: number, towards
   const at = (slope: number) => (slope > 0 ? last.day + Math.max(0, left) / slope : Infinity);
   return { day: at(line.slope), early: at(fast), late: at(slow) };
 }
+
+/** So large a part of what was left to wear comes back only with a new part. Common practice, no source. */
+const RENEWED = 0.4;
+
+/**
+ * The readings since the part was last new: one that lies much further from the limit than the one before it is of another
+ * part, whether anybody wrote that down or not.
+ */
+export function sinceRenewed<R extends WearReading>(
+  readings: readonly R[],
+  limit: number,
+  towards: 'down' | 'up',
+): R[] {
+  const left = (r: R) => (towards === 'down' ? r.value - limit : limit - r.value);
+  const inOrder = [...readings].sort((a, b) => a.day - b.day);
+  const last = inOrder.findLastIndex(
+    (r, i) => i > 0 && left(r) - left(inOrder[i - 1]!) > RENEWED * Math.max(left(inOrder[i - 1]!), limit * RENEWED),
+  );
+  return inOrder.slice(Math.max(0, last));
+}

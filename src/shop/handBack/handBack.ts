@@ -124,7 +124,8 @@ function faultProblems(kind: Kind, faults: string[]): FieldProblem[] {
 export function isDoneBy(item: PlanItem, job: WrittenFacts & Pick<JobFacts, 'parts'>): boolean {
   const station = item.stations[job.machine.kind];
   return (
-    job.service.some((s) => s.item === item.id && s.said === 'done') ||
+    // What was only measured is no newer than it was.
+    (!item.reading?.wear && job.service.some((s) => s.item === item.id && s.said === 'done')) ||
     job.fitted.some(
       (f) => f.station === station && job.parts.some((p) => p.code === f.code && item.parts.includes(p.group)),
     ) ||

@@ -3,15 +3,13 @@ export interface OperatorSheetView {
   shop: string;
   phone: string;
   paper: 'A4' | 'Letter';
-  machine: { tag: string; maker: string; model: string; kind: string; site: string; owner: string };
+  machine: { tag: string; maker: string; model: string; site: string; owner: string };
   items: OperatorLine[];
   /** Still open on the machine. */
   leftOpen: string[];
   nextOn: string | null;
   /** That day is past. */
   isDue: boolean;
-  /** When it was here last. */
-  visitedOn: string | null;
 }
 
 export interface OperatorLine {

@@ -1,4 +1,4 @@
-import { database } from '@/data/database';
+import { database, type Db } from '@/data/database';
 import { customerById, siteById } from '@/data/customers';
 import { confirmedFaultsOf } from '@/data/jobs';
 import { jobsOf, machineByTag, modelById, openFaultsOf } from '@/data/machines';
@@ -6,6 +6,7 @@ import { lastCare } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
 import { knowledge } from '@/knowledge';
 import { operatorItemsOn } from '@/knowledge/operatorCare';
+import { jobFacts } from '../jobView/jobFacts';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import type { OperatorLine, OperatorSheetView } from './dto';
@@ -29,7 +30,7 @@ export async function operatorSheet(tag: string): Promise<OperatorSheetView> {
     lastCare(db, machine.id),
     shopSettings(db),
   ]);
-  const found = [...(last ? await confirmedFaultsOf(db, last.id) : []), ...open.map((f) => f.fault)];
+  const found = [...(last ? await foundIn(db, last) : []), ...open.map((f) => f.fault)];
   const lines = operatorItemsOn(model!.kind, model!.sealed_battery).map((i): OperatorLine => {
     const kept = care.find((c) => c.item === i.id);
     return {
@@ -54,7 +55,6 @@ export async function operatorSheet(tag: string): Promise<OperatorSheetView> {
       tag: machine.tag,
       maker: model!.maker,
       model: model!.name,
-      kind: model!.kind,
       site: site?.label ?? '',
       owner: customer!.name,
     },
@@ -62,8 +62,12 @@ export async function operatorSheet(tag: string): Promise<OperatorSheetView> {
     leftOpen: open.map((f) => label(f.fault)),
     nextOn: machine.next_due_on,
     isDue: machine.next_due_on !== null && machine.next_due_on < dayInZone(new Date(), shop.zone),
-    visitedOn: last ? dayInZone(last.closed_at ?? last.taken_in_at, shop.zone) : null,
   };
+}
+
+/** What was found at a visit; while it lasts, what is proved so far. */
+async function foundIn(db: Db, job: { id: number; closed_at: Date | null }): Promise<string[]> {
+  return job.closed_at === null ? (await jobFacts(job.id, db)).proved : confirmedFaultsOf(db, job.id);
 }
 
 /** What was found comes first, then what was seldom done; the rest stays in its order. */

@@ -1,7 +1,7 @@
 import { dayNumber } from '@/core/service/days';
 import { dueOf, type Due, type MachineUse, type PlanRule } from '@/core/service/planDue';
 import { runningHours, type RunningHours } from '@/core/service/runningHours';
-import { wearDue, type WearDay } from '@/core/service/wearDue';
+import { sinceRenewed, wearDue, type WearDay } from '@/core/service/wearDue';
 import type { PlanInputs, PlanRow } from '@/data/plans';
 import { kindById } from '@/knowledge';
 import { ordinaryHoursPerWeek } from '@/knowledge/ordinaryUse';
@@ -89,12 +89,12 @@ function wearOf(item: PlanItem, row: PlanRow | null, inputs: PlanInputs): WearDa
   }
   const wear = item.reading?.wear;
   if (wear) {
+    // Done is a new part here: to measure it renews nothing.
     const since = row?.last_done_on ?? '';
-    // What was read on the day of a new part is its first length: that of the old one is before it.
     const own = inputs.readings.filter((r) => r.item === item.id && r.day >= since);
     for (const place of new Set(own.map((r) => r.place))) {
       const line = own.filter((r) => r.place === place).map((r) => ({ day: dayNumber(r.day), value: r.value }));
-      const day = wearDue(line, wear.limit, wear.towards);
+      const day = wearDue(sinceRenewed(line, wear.limit, wear.towards), wear.limit, wear.towards);
       if (day) days.push(day);
     }
   }

@@ -5,8 +5,8 @@ import type { PlanView, RunningView } from './dto';
 import { dueOfMachine, runningOf, machineUse, type ItemDue } from './dueOfMachine';
 
 /**
- * A machine's plan for its card: by its day, then what nobody knows, then what its people do themselves. What is not planned for its use, and was never
- * measured, is left out.
+ * A machine's plan for its card: by its day, then what nobody knows, then what its people do themselves. What is not planned
+ * for its use, and was never measured, is left out.
  */
 export function planViews(
   inputs: PlanInputs,
