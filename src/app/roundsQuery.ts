@@ -4,12 +4,14 @@ import type { RoundsAsked } from '@/shop/rounds/dto';
 
 const USUAL_DAYS = 30;
 const MOST_DAYS = 400;
+const NUMBER = /^[1-9]\d{0,8}$/;
 
 /** What is asked of the rounds. @throws ProblemError 400 that names each field */
 export function roundsAsked(query: Pick<URLSearchParams, 'get'>): RoundsAsked {
   const ahead = query.get('ahead') ?? String(USUAL_DAYS);
   const kind = query.get('kind') || undefined;
   const customer = query.get('customer') || undefined;
+  const site = query.get('site') || undefined;
   const after = query.get('after') || undefined;
   const order = query.get('order') || 'day';
   refuseIf([
@@ -19,7 +21,8 @@ export function roundsAsked(query: Pick<URLSearchParams, 'get'>): RoundsAsked {
     ...(kind === undefined || knowledge.kinds.some((k) => k.id === kind)
       ? []
       : [{ field: 'kind', message: 'There is no such kind.' }]),
-    ...(customer === undefined || /^[1-9]\d{0,8}$/.test(customer) ? [] : [{ field: 'customer', message: 'A number.' }]),
+    ...(customer === undefined || NUMBER.test(customer) ? [] : [{ field: 'customer', message: 'A number.' }]),
+    ...(site === undefined || NUMBER.test(site) ? [] : [{ field: 'site', message: 'A number.' }]),
     ...(order === 'day' || order === 'cost' ? [] : [{ field: 'order', message: 'By day or by cost.' }]),
     ...(after === undefined ||
     (order === 'cost' ? /^\d{1,9}~[1-9]\d{0,8}$/ : /^\d{4}-\d{2}-\d{2}~[1-9]\d{0,8}$/).test(after)
@@ -32,7 +35,7 @@ export function roundsAsked(query: Pick<URLSearchParams, 'get'>): RoundsAsked {
     order: order as 'day' | 'cost',
     ...(kind === undefined ? {} : { kind }),
     ...(customer === undefined ? {} : { customer: Number(customer) }),
-    ...(order === 'day' || order === 'cost' ? [] : [{ field: 'order', message: 'By day or by cost.' }]),
+    ...(site === undefined ? {} : { site: Number(site) }),
     ...(after === undefined ? {} : { after: { due: due!, machine: Number(machine) } }),
   };
 }

@@ -216,4 +216,18 @@ export function putContact(db: Db, id: number | null, row: Omit<ContactRow, 'id'
 export async function moveCustomerRows(db: Db, from: number, to: number): Promise<void> {
   for (const table of ['machine', 'job', 'site', 'contact'])
     await db(table).where({ customer_id: from }).update({ customer_id: to });
+  // Of two days on which somebody comes, the earlier; of two calendars, that of the card that is kept.
+  await db.raw(
+    `insert into visit_date (customer_id, on_day, words, person_id, at)
+       select ?, on_day, words, person_id, at from visit_date where customer_id = ?
+     on conflict (customer_id) do update set on_day = excluded.on_day, words = excluded.words,
+       person_id = excluded.person_id, at = excluded.at where excluded.on_day < visit_date.on_day`,
+    [to, from],
+  );
+  await db('visit_date').where({ customer_id: from }).delete();
+  await db('calendar_feed')
+    .where({ customer_id: from })
+    .whereNotExists(db('calendar_feed').where({ customer_id: to }))
+    .update({ customer_id: to });
+  await db('calendar_feed').where({ customer_id: from }).delete();
 }

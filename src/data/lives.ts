@@ -16,6 +16,19 @@ export async function ownLives(db: Db, kind?: string): Promise<OwnLife[]> {
   return query.select('kind', 'fault', 'shape', 'scale_years', 'failures', 'still_whole');
 }
 
+/** Of each kind and group of parts the price in the middle. */
+export async function middlePrices(
+  db: Db,
+  kinds: readonly string[],
+): Promise<{ kind: string; part_group: string; price_minor: number }[]> {
+  const { rows } = await db.raw(
+    `select s.kind, p.part_group, (array_agg(p.price_minor order by p.price_minor))[count(*) / 2 + 1] as price_minor
+     from part p join part_station s on s.code = p.code where s.kind = any (?) group by 1, 2`,
+    [[...kinds]],
+  );
+  return rows;
+}
+
 export async function putOwnLife(db: Db, row: OwnLife & { person_id: number }): Promise<void> {
   await db('own_life')
     .insert(row)

@@ -25,7 +25,7 @@ export interface ModelRow {
   filters: string[];
   note: string;
   /** Item of the plan → what its plate or its papers say. */
-  plates: Record<string, { days?: number; hours?: number }>;
+  plates: Record<string, { days?: number; hours?: number; uses?: number }>;
   /** Its batteries are closed; null when nobody said. */
   sealed_battery: boolean | null;
   version: number;

@@ -1,6 +1,6 @@
 import { prepared, type Db } from './database';
 
-export type DueByName = 'days' | 'plate' | 'hours' | 'times' | 'wear' | 'frost' | 'finding';
+export type DueByName = 'days' | 'plate' | 'hours' | 'uses' | 'times' | 'wear' | 'frost' | 'finding';
 
 /** An item of one machine’s plan: what is known of it, and when it falls due by that. */
 export interface PlanRow {
@@ -81,12 +81,12 @@ export interface PlanInputs {
   machine: { id: number; pets: boolean; hours_per_week: number; scrapped_on: string | null };
   kind: string;
   dropped: string[];
-  plates: Record<string, { days?: number; hours?: number }>;
+  plates: Record<string, { days?: number; hours?: number; uses?: number }>;
   sealedBattery: boolean | null;
   trade: boolean;
   zone: string;
   frostMonth: number | null;
-  own: { item: string; days: number | null; hours: number | null }[];
+  own: { item: string; days: number | null; hours: number | null; uses: number | null }[];
   plans: PlanRow[];
   /** In the shop’s days, oldest first. */
   meter: { day: string; hours: number }[];
@@ -103,7 +103,7 @@ const INPUTS = `select json_build_object('id', m.id, 'pets', m.pets, 'hours_per_
     'scrapped_on', m.scrapped_on) as machine,
   model.kind, model.dropped_stations as dropped, model.plates, model.sealed_battery as "sealedBattery",
   customer.kind = 'business' as trade, coalesce(shop.zone, 'UTC') as zone, shop.frost_month as "frostMonth",
-  ${rows('item, days, hours', 'own_interval where kind = model.kind', 'item')} as own,
+  ${rows('item, days, hours, uses', 'own_interval where kind = model.kind', 'item')} as own,
   ${rows(COLUMNS.join(', '), 'plan where machine_id = m.id', 'item')} as plans,
   ${rows(`${DAY('at')} as day, hours::float8 as hours, at`, 'meter_reading where machine_id = m.id', 'at')} as meter,
   ${rows(`item, place, value, ${DAY('at')} as day, at`, 'service_reading where machine_id = m.id', 'at')} as readings,
@@ -235,6 +235,7 @@ export interface OwnInterval {
   item: string;
   days: number | null;
   hours: number | null;
+  uses: number | null;
   why: string;
   at: Date;
   person: string | null;
@@ -244,7 +245,7 @@ export async function ownIntervals(db: Db): Promise<OwnInterval[]> {
   return db('own_interval as o')
     .leftJoin('person as p', 'p.id', 'o.person_id')
     .orderBy(['o.kind', 'o.item'])
-    .select('o.kind', 'o.item', 'o.days', 'o.hours', 'o.why', 'o.at', { person: 'p.name' });
+    .select('o.kind', 'o.item', 'o.days', 'o.hours', 'o.uses', 'o.why', 'o.at', { person: 'p.name' });
 }
 
 /** The shop’s own interval of an item; without one the bench’s habit holds again. */
@@ -252,7 +253,7 @@ export async function putOwnInterval(
   db: Db,
   kind: string,
   item: string,
-  row: { days: number | null; hours: number | null; why: string; person_id: number } | null,
+  row: { days: number | null; hours: number | null; uses: number | null; why: string; person_id: number } | null,
 ): Promise<void> {
   if (row === null) await db('own_interval').where({ kind, item }).delete();
   else

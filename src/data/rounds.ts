@@ -32,6 +32,8 @@ export interface DueCustomer {
   /** The machine that is due first: with its day it is where the next page begins. */
   first_machine: number;
   week_minor: number;
+  /** How many items are due by then. */
+  lines: number;
   visit_on: string | null;
   visit_words: string | null;
 }
@@ -42,6 +44,8 @@ export interface DueAsked {
   /** Of machines of this kind only. */
   kind?: string;
   customer?: number;
+  /** Of machines that stand there only. */
+  site?: number;
   /** By the day, or by what another week costs. */
   order?: 'day' | 'cost';
   after?: { due: string; machine: number };
@@ -54,8 +58,11 @@ const STANDS = (m: string) => `${m}.merged_into is null and ${m}.scrapped_on is 
  * that a page costs the same however many machines there are.
  */
 export async function dueCustomers(db: Db, asked: DueAsked, limit: number): Promise<DueCustomer[]> {
-  const ofKind = (m: string) =>
-    asked.kind === undefined ? '' : `and exists (select from model where id = ${m}.model_id and kind = :kind)`;
+  const asAsked = (m: string) =>
+    [
+      asked.kind === undefined ? '' : `and exists (select from model where id = ${m}.model_id and kind = :kind)`,
+      asked.site === undefined ? '' : `and ${m}.site_id = :site`,
+    ].join(' ');
   const byCost = asked.order === 'cost';
   // The machine that stands for its owner: due first, or dearest to leave.
   const key = (m: string) => (byCost ? `(-${m}.week_minor, -${m}.id)` : `(${m}.next_due_on, ${m}.id)`);
@@ -63,19 +70,22 @@ export async function dueCustomers(db: Db, asked: DueAsked, limit: number): Prom
     byCost ? `${m}.week_minor > 0 and ${m}.next_due_on <= :until` : `${m}.next_due_on <= :until`;
   const { rows } = await db.raw<{ rows: DueCustomer[] }>(
     `select c.id, c.name, c.phone, c.email, c.address, c.kind, c.no_letters, m.next_due_on as first_due, m.id as first_machine,
-       m.week_minor, v.on_day as visit_on, v.words as visit_words
+       m.week_minor, v.on_day as visit_on, v.words as visit_words,
+       (select count(*)::int from machine x join plan p on p.machine_id = x.id
+        where x.customer_id = c.id and ${STANDS('x')} ${asAsked('x')} and p.due_on <= :until and not p.by_its_people) as lines
      from machine m join customer c on c.id = m.customer_id left join visit_date v on v.customer_id = c.id
-     where ${counts('m')} and ${STANDS('m')} ${ofKind('m')}
+     where ${counts('m')} and ${STANDS('m')} ${asAsked('m')}
        ${asked.customer === undefined ? '' : 'and m.customer_id = :customer'}
        ${asked.after === undefined ? '' : `and ${key('m')} > (${byCost ? '-(:due)::int, -(:machine)::bigint' : ':due, :machine'})`}
        and not exists (
-         select from machine e where e.customer_id = m.customer_id and ${counts('e')} and ${STANDS('e')} ${ofKind('e')}
+         select from machine e where e.customer_id = m.customer_id and ${counts('e')} and ${STANDS('e')} ${asAsked('e')}
            and ${key('e')} < ${key('m')})
      order by ${byCost ? 'm.week_minor desc, m.id desc' : 'm.next_due_on, m.id'} limit :limit`,
     {
       until: asked.until,
       limit,
       kind: asked.kind ?? null,
+      site: asked.site ?? null,
       customer: asked.customer ?? null,
       due: asked.after?.due ?? null,
       machine: asked.after?.machine ?? null,
@@ -88,7 +98,7 @@ export async function dueCustomers(db: Db, asked: DueAsked, limit: number): Prom
 export async function dueItems(
   db: Db,
   customers: readonly number[],
-  { until, kind }: Pick<DueAsked, 'until' | 'kind'>,
+  { until, kind, site }: Pick<DueAsked, 'until' | 'kind' | 'site'>,
   limit: number,
 ): Promise<DueItem[]> {
   const query = db('machine as m')
@@ -117,6 +127,7 @@ export async function dueItems(
       open_job: db('job').whereRaw('job.machine_id = m.id').whereNull('closed_at').select('id').limit(1),
     });
   if (kind !== undefined) query.where('model.kind', kind);
+  if (site !== undefined) query.where('m.site_id', site);
   return query;
 }
 

@@ -3,7 +3,7 @@ import { offersOf, type OfferLine, type OfferTerms } from '@/core/agree/offers';
 import { billOf } from '@/core/money/bill';
 import { labourTerms, USUAL_CHARGES } from '@/core/money/terms';
 import { addDays } from '@/core/service/days';
-import { knowledge } from '@/knowledge';
+import { faultById } from '@/knowledge';
 import type { Person } from '@/shop/access/person';
 import { makeEstimate } from '@/shop/agree/makeEstimate';
 import { readProposal } from '@/shop/agree/readProposal';
@@ -130,7 +130,7 @@ function invoiceOf(job: Past, day: string): PaperContent {
   const plain = { group: 'must', off100k: 0, code: null, reason: '', until: '', safety: false } as const;
   const lines: OfferLine[] = [
     ...job.faults.map((fault): OfferLine => {
-      const { repair } = knowledge.faults.find((f) => f.id === fault)!;
+      const { repair } = faultById(fault)!;
       return {
         ...plain,
         id: fault,
@@ -170,7 +170,7 @@ function invoiceOf(job: Past, day: string): PaperContent {
     said: [
       {
         title: 'We found',
-        texts: [job.faults.map((f) => knowledge.faults.find((x) => x.id === f)!.label).join('. ') + '.'],
+        texts: [job.faults.map((f) => faultById(f)!.label).join('. ') + '.'],
       },
     ],
     columns: ['To pay'],

@@ -1,4 +1,4 @@
-import type { Kind, Knowledge } from '@/core/diagnosis/knowledge';
+import type { Fault, Kind, Knowledge } from '@/core/diagnosis/knowledge';
 import { kindOf } from '@/core/diagnosis/finderCase';
 import { holdingPower } from '@/core/diagnosis/rules';
 import { problemsIn } from '@/core/diagnosis/validateKnowledge';
@@ -53,6 +53,13 @@ export const knowledge: Knowledge = assemble({
   oneState,
   partMinutes,
 });
+
+const faults = new Map(knowledge.faults.map((f) => [f.id, f]));
+
+export const faultById = (id: string): Fault | undefined => faults.get(id);
+
+/** What a fault is called; the id of one that was once known. */
+export const faultLabel = (id: string): string => faults.get(id)?.label ?? id;
 
 /** @throws RangeError for a kind that is not known */
 export function kindById(id: string): Kind {

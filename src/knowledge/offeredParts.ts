@@ -1,4 +1,4 @@
-import { knowledge } from '.';
+import { faultById, knowledge } from '.';
 
 /** A part of the shop’s list, where it sits. */
 interface Part {
@@ -22,7 +22,7 @@ export function offeredParts<P extends Part>(
   const kind = knowledge.kinds.find((k) => k.id === kindId)!;
   const lineOf = (station: string) => kind.lines.find((l) => l.stations.some((s) => s.id === station))?.line;
   const offered = faults.flatMap((id) => {
-    const fault = knowledge.faults.find((f) => f.id === id);
+    const fault = faultById(id);
     const station = fault?.kinds[kindId]?.station;
     if (!fault?.repair.parts || station === undefined) return [];
     return fault.repair.parts.flatMap((group) => {

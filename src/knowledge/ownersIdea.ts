@@ -1,4 +1,4 @@
-import { knowledge } from '.';
+import { faultById } from '.';
 
 /**
  * What became of the owner's own idea: it was right; what was found explains as much as it would have; or nobody knows yet. That
@@ -13,9 +13,7 @@ export function ideaAnswered(
 ): 'right' | 'other' | 'open' {
   if (found.includes(idea)) return 'right';
   const explains = (id: string) =>
-    (knowledge.faults.find((f) => f.id === id)?.complaints ?? [])
-      .map((c) => c.complaint)
-      .filter((c) => complaints.includes(c));
+    (faultById(id)?.complaints ?? []).map((c) => c.complaint).filter((c) => complaints.includes(c));
   const wanted = explains(idea);
   return found.some((f) => explains(f).some((c) => wanted.includes(c))) ? 'other' : 'open';
 }

@@ -418,7 +418,9 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
 export const planItems: PlanItem[] = texts.map((item) => ({ ...item, repairs: repairsThatReset(item.id) }));
 
 /** Items by their id; undefined for one that is planned no more. */
-export const planItem = (id: string): PlanItem | undefined => planItems.find((i) => i.id === id);
+const byId = new Map(planItems.map((i) => [i.id, i]));
+
+export const planItem = (id: string): PlanItem | undefined => byId.get(id);
 
 /** Items that a machine of a kind can have, its station not dropped. */
 export function planItemsOn(kind: string, dropped: readonly string[] = []): PlanItem[] {

@@ -1,4 +1,4 @@
-import { knowledge } from '.';
+import { faultById } from '.';
 
 /**
  * What can hurt somebody when it is left as it is. A repair that owes a proof is another matter: a transmission that is worn hurts
@@ -34,6 +34,6 @@ const NAMED = new Set([
 
 /** Whether a fault that is left open is a danger: it is never put off without a warning that the owner signs. */
 export function isSafetyFault(id: string): boolean {
-  const fault = knowledge.faults.find((f) => f.id === id);
+  const fault = faultById(id);
   return NAMED.has(id) || fault?.danger !== undefined;
 }

@@ -1,5 +1,5 @@
 import type { Life } from '@/core/stats/weibull';
-import { knowledge } from '.';
+import { faultById } from '.';
 import { ordinaryHoursPerWeek } from './ordinaryUse';
 
 /** How long a wearing part lasts before the fault that ends it. Common practice, no source. */
@@ -74,9 +74,20 @@ export const wearLives: readonly WearLife[] = TEXTS.trim()
   .split('\n')
   .map((line) => {
     const [fault, years, shape, by] = line.split(' ');
-    if (!knowledge.faults.some((f) => f.id === fault)) throw new Error(`No fault is named ${fault}.`);
+    if (!faultById(fault!)) throw new Error(`No fault is named ${fault}.`);
     return { fault: fault!, life: { shape: Number(shape), scaleYears: Number(years) }, by: by as WearLife['by'] };
   });
+
+const atStations = new Map<string, WearLife[]>();
+for (const wear of wearLives)
+  for (const [kind, { station }] of Object.entries(faultById(wear.fault)!.kinds)) {
+    const at = `${kind} ${station}`;
+    atStations.set(at, [...(atStations.get(at) ?? []), wear]);
+  }
+
+/** What wears at a station of a kind. */
+export const wearsAt = (kind: string, station: string): readonly WearLife[] =>
+  atStations.get(`${kind} ${station}`) ?? [];
 
 /** Repairs that bring the part of another fault with them: after these nobody sells that one besides. Common practice, no source. */
 const BROUGHT: Readonly<Record<string, readonly string[]>> = {

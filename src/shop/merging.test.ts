@@ -96,6 +96,39 @@ test('two merges crossing: one card is left, nothing fails', async () => {
   }
 });
 
+test('a day that was agreed, a calendar’s address and the wish for no letters go over with the card', async () => {
+  const { db } = shop;
+  const [kept, gone, third] = [await newCustomer('Orla Wick'), await newCustomer('O Wick'), await newCustomer('Wick')];
+  await db('visit_date').insert([
+    { customer_id: gone, on_day: '2031-03-04', words: 'before ten' },
+    { customer_id: third, on_day: '2031-02-01', words: 'sooner' },
+  ]);
+  const feed = (customer: number, n: number) => ({
+    scope: 'customer',
+    customer_id: customer,
+    token_hash: Buffer.from([n]),
+    person_id: owner.id,
+  });
+  await db('calendar_feed').insert([feed(gone, 1), feed(third, 2)]);
+  await db('customer').where({ id: gone }).update({ no_letters: true });
+  await mergeCustomers(owner, kept, {
+    key: randomUUID(),
+    version: await versionOf('customer', kept),
+    other: gone,
+  });
+  const [day] = await db('visit_date').where({ customer_id: kept }).select('on_day', 'words');
+  expect(day).toEqual({ on_day: '2031-03-04', words: 'before ten' });
+  expect((await customerCard(kept)).noLetters).toBe(true);
+  await mergeCustomers(owner, kept, { key: randomUUID(), version: await versionOf('customer', kept), other: third });
+  expect(await db('visit_date').whereIn('customer_id', [kept, gone, third]).select('customer_id', 'on_day')).toEqual([
+    { customer_id: kept, on_day: '2031-02-01' },
+  ]);
+  const feeds = await db('calendar_feed')
+    .whereIn('customer_id', [kept, gone, third])
+    .select('customer_id', 'token_hash');
+  expect(feeds).toEqual([{ customer_id: kept, token_hash: Buffer.from([1]) }]);
+});
+
 test('what was merged is written on no more: refused with the card that is kept', async () => {
   const [kept, gone] = [await newCustomer('Della Quist'), await newCustomer('Della Kwist')];
   await mergeCustomers(owner, kept, { key: randomUUID(), version: 1, other: gone });

@@ -329,6 +329,7 @@ describe('rules of the model and of the shop', () => {
     await putOwnInterval(shop.db, 'upright-shaft-belt', 'flat-belt', {
       days: 120,
       hours: null,
+      uses: null,
       why: '31 belts',
       person_id: shop.person.id,
     });

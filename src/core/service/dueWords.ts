@@ -1,9 +1,10 @@
-import type { DueBy } from './planDue';
+import type { DueBy, Habit } from './planDue';
 
 const BY: Record<DueBy, string> = {
   days: '',
   plate: 'by its plate',
   hours: 'by its hours',
+  uses: 'by how often it is used',
   times: 'by how often it was washed',
   wear: 'by measured wear',
   frost: 'before the frost',
@@ -19,10 +20,10 @@ export function spanWords({ on, early, late }: { on: string; early: string | nul
   return late === null ? `from ${early} on` : `${early} to ${late}`;
 }
 
-const UNITS: Record<string, string> = { days: 'days', hours: 'h', times: 'washes' };
+const UNITS: Record<string, string> = { days: 'days', hours: 'h', uses: 'uses', times: 'washes' };
 
 /** An interval in words: whichever comes first. @example habitWords({ days: 30, hours: 50 }) // → '30 days or 50 h' */
-export function habitWords(habit: { days?: number; hours?: number; times?: number } | null): string {
+export function habitWords(habit: Habit | null): string {
   if (!habit) return '';
   return Object.entries(habit)
     .map(([unit, n]) => `${n} ${UNITS[unit]}`)

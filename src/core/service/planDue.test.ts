@@ -12,6 +12,7 @@ const usedSo = (more: Partial<MachineUse> = {}): MachineUse => ({
   trade: false,
   hoursPerWeek: 1.5,
   ordinaryHoursPerWeek: 1.5,
+  hoursPerUse: 0.5,
   sealedBattery: null,
   ...more,
 });
@@ -113,6 +114,19 @@ describe('due', () => {
   test('a machine that stands falls due by the calendar alone; one that nobody plans by it never', () => {
     expect(due(float, { doneOn: TODAY })).toMatchObject({ on: addDays(TODAY, 30), by: 'plate' });
     expect(due({ bench: { hours: 50 } }, { doneOn: TODAY })).toBeNull();
+  });
+
+  test('by uses: nobody counts them, so many hours each; a pace that is doubted leaves the day in doubt', () => {
+    // Ten hours a week, two hours at a time: forty uses are eight weeks.
+    const rule: PlanRule = { bench: { uses: 40 } };
+    const found = dueOf(rule, usedSo({ hoursPerUse: 2 }), known({ doneOn: TODAY }), steady, here())!;
+    expect(found).toMatchObject({ on: addDays(TODAY, 56), by: 'uses' });
+    // By the owner’s word alone it is good to a factor of two.
+    const said = dueOf(rule, usedSo({ hoursPerUse: 2 }), known({ doneOn: TODAY }), runningHours([], 10), here())!;
+    expect([said.early, said.on, said.late]).toEqual([28, 56, 112].map((d) => addDays(TODAY, d)));
+    // Whichever comes first; what counts uses is not shortened by use besides.
+    expect(due({ bench: { days: 30, uses: 4000 } }, { doneOn: TODAY }, steady)).toMatchObject({ by: 'days' });
+    expect(intervalDays({ bench: { days: 90, uses: 40 } }, usedSo({ hoursPerWeek: 30 }))).toBe(90);
   });
 
   test('after so many washes, from the day of the last', () => {

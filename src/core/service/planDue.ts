@@ -10,14 +10,17 @@ export interface MachineUse {
   hoursPerWeek: number;
   /** What is ordinary for its kind. */
   ordinaryHoursPerWeek: number;
+  /** How long it runs at one use, hours: turns counted uses into hours. */
+  hoursPerUse: number;
   /** Its batteries are closed: nobody waters them. Null where that is not known. */
   sealedBattery: boolean | null;
 }
 
-/** Between two services: days, hours that it ran, or how often something else was done; whichever comes first. */
+/** Between two services: days, hours that it ran, uses, or how often something else was done; whichever comes first. */
 export interface Habit {
   days?: number;
   hours?: number;
+  uses?: number;
   times?: number;
 }
 
@@ -49,7 +52,7 @@ export interface PlanKnown {
 }
 
 /** By what it falls due. */
-export type DueBy = 'days' | 'plate' | 'hours' | 'times' | 'wear' | 'frost' | 'finding';
+export type DueBy = 'days' | 'plate' | 'hours' | 'uses' | 'times' | 'wear' | 'frost' | 'finding';
 
 export interface Due {
   on: string;
@@ -70,6 +73,9 @@ export function isPlanned(rule: PlanRule, use: MachineUse, frostMonth: number | 
   return rule.bench !== undefined || rule.maker !== undefined || (rule.frost === true && frostMonth !== null);
 }
 
+/** It counts the use itself: more of it shortens no days besides. */
+const countsUse = ({ hours, uses }: Habit) => hours !== undefined || uses !== undefined;
+
 function isFor(rule: PlanRule, use: MachineUse): boolean {
   return (!rule.tradeOnly || use.trade) && (!rule.flooded || use.sealedBattery !== true);
 }
@@ -77,7 +83,7 @@ function isFor(rule: PlanRule, use: MachineUse): boolean {
 /**
  * Days between two services of an item by the bench's habit, for this use; null when no calendar says.
  * Use beyond the ordinary shortens the bench interval in proportion, to no less than a quarter, unless the rule counts hours
- * itself; the maker's interval is never exceeded.
+ * or uses itself; the maker's interval is never exceeded.
  */
 export function intervalDays(rule: PlanRule, use: MachineUse): number | null {
   if (!isFor(rule, use)) return null;
@@ -86,13 +92,13 @@ export function intervalDays(rule: PlanRule, use: MachineUse): number | null {
   const times = use.hoursPerWeek / use.ordinaryHoursPerWeek;
   const heavy = use.pets || times >= 2;
   const base = heavy && rule.heavyDays ? rule.heavyDays : rule.bench.days;
-  const factor = (heavy && rule.heavyDays) || rule.bench.hours !== undefined ? 1 : Math.min(4, Math.max(1, times));
+  const factor = (heavy && rule.heavyDays) || countsUse(rule.bench) ? 1 : Math.min(4, Math.max(1, times));
   const days = Math.round(base / factor);
   return maker === null ? days : Math.min(days, maker);
 }
 
 /**
- * When an item falls due: by days, by hours run, by how often something was done, by its measured line, by the season, or
+ * When an item falls due: by days, by hours run, by uses (nobody counts them: so many hours each), by how often something was done, by its measured line, by the season, or
  * because an earlier look asks for it; whichever comes first. Its interval is that of the earliest, and never later than any.
  * @param frostMonth 1 to 12, in which the first frost is looked for; null where there is none
  * @returns null when it was never known to be done and nothing else says
@@ -118,6 +124,9 @@ export function dueOf(
   const hours = Math.min(rule.maker?.hours ?? Infinity, rule.bench?.hours ?? Infinity);
   if (known.doneOn !== null && Number.isFinite(hours))
     within(dayAfterHours(running, dayNumber(known.doneOn), hours), 'hours');
+  const uses = Math.min(rule.maker?.uses ?? Infinity, rule.bench?.uses ?? Infinity);
+  if (known.doneOn !== null && Number.isFinite(uses))
+    within(dayAfterHours(running, dayNumber(known.doneOn), uses * use.hoursPerUse), 'uses');
   const times = Math.min(rule.maker?.times ?? Infinity, rule.bench?.times ?? Infinity);
   if (known.timesOn !== null && known.times >= times) certain(known.timesOn, 'times');
   if (known.wear !== null) within(known.wear, 'wear');

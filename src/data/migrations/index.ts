@@ -16,6 +16,7 @@ import { up as strip } from './014_strip';
 import { up as agree } from './015_agree';
 import { up as rounds } from './016_rounds';
 import { up as service } from './017_service';
+import { up as shown } from './018_shown';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -36,6 +37,7 @@ export const steps: Record<string, string> = {
   '015_agree': agree,
   '016_rounds': rounds,
   '017_service': service,
+  '018_shown': shown,
 };
 
 /** Migrations as a static map: no files are read when they run. */

@@ -1,5 +1,5 @@
 import { insertBridge } from '@/data/agree';
-import { knowledge } from '@/knowledge';
+import { faultById } from '@/knowledge';
 import { followed, schools, type SchoolChoices } from '@/knowledge/schools';
 import { bench } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
@@ -19,7 +19,7 @@ export const bridge = jobDeed({
   dto: BridgeDto,
   async work({ db, jobId, machineId, person, state, facts, tell }, dto) {
     const side = followed(INTERLOCK, state.shop.schools as SchoolChoices, facts.agree.schools);
-    const fault = knowledge.faults.find((f) => f.id === dto.fault);
+    const fault = faultById(dto.fault);
     refuseIf([
       ...(side === 'b'
         ? []

@@ -4,7 +4,7 @@ import { moneyText } from '@/core/money/currency';
 import { labourTerms } from '@/core/money/terms';
 import { insertEstimate } from '@/data/agree';
 import type { JobState } from '@/data/jobState';
-import { knowledge } from '@/knowledge';
+import { faultById } from '@/knowledge';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
 import { everyone } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
@@ -71,7 +71,7 @@ function lineProblems({ lines }: MakeEstimateDto, kind: string, { shop }: JobSta
   const ids = lines.map((l) => l.id);
   return lines.flatMap((line, i): FieldProblem[] => {
     const at = (field: string) => `lines[${i}].${field}`;
-    const fault = line.fault === null ? undefined : knowledge.faults.find((f) => f.id === line.fault);
+    const fault = line.fault === null ? undefined : faultById(line.fault);
     return [
       ...(ids.indexOf(line.id) === i ? [] : [{ field: at('id'), message: 'Two lines have one name.' }]),
       ...(line.fault === null || (fault && kind in fault.kinds)

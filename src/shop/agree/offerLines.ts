@@ -1,6 +1,6 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
 import type { OfferLine } from '@/core/agree/offers';
-import { knowledge } from '@/knowledge';
+import { faultById, knowledge } from '@/knowledge';
 import { offeredParts } from '@/knowledge/offeredParts';
 import { roleOf, takenBy } from '@/knowledge/repairWork';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
@@ -10,7 +10,7 @@ import type { ProposalView } from './dto';
 export type Line = ProposalView['lines'][number];
 type Part = JobFacts['parts'][number];
 
-const faultOf = (id: string) => knowledge.faults.find((f) => f.id === id)!;
+const faultOf = (id: string) => faultById(id)!;
 
 const PLAIN = { thousandths: 1000, off100k: 0, fault: null, code: null, reason: '', until: '', safety: false } as const;
 

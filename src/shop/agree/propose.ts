@@ -7,7 +7,7 @@ import { bestBundle, type Bundle, type BundleStep, type ExtraJob } from '@/core/
 import type { Procedure, StripStep } from '@/core/strip/procedure';
 import { stepsToOpen } from '@/core/strip/reach';
 import type { JobState } from '@/data/jobState';
-import { knowledge } from '@/knowledge';
+import { faultById, faultLabel, knowledge } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { repairNeeds } from '@/knowledge/repairWork';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
@@ -158,7 +158,7 @@ export function proposalOf({
       );
   }
   for (const d of facts.agree.declinedBefore.filter((x) => !lines.some((l) => l.fault === x.fault)).slice(0, MOST_LEFT))
-    if (d.fault !== null && kind.id in (knowledge.faults.find((f) => f.id === d.fault)?.kinds ?? {}))
+    if (d.fault !== null && kind.id in (faultById(d.fault)?.kinds ?? {}))
       lines.push(
         ...repairLines(d.fault, kind, facts, taken, {
           group: isSafetyFault(d.fault) ? 'must' : 'wait',
@@ -204,11 +204,10 @@ function ideaOf(
   const became = idea === null ? 'open' : ideaAnswered(idea, must, complaints);
   return idea === null || became === 'open'
     ? null
-    : { label: labelOf(idea), right: became === 'right', found: must.map(labelOf) };
+    : { label: faultLabel(idea), right: became === 'right', found: must.map(faultLabel) };
 }
 
-const faultOf = (id: string) => knowledge.faults.find((f) => f.id === id)!;
-const labelOf = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
+const faultOf = (id: string) => faultById(id)!;
 
 /**
  * What was found here, mended or not, and what was left open before and can hurt somebody: must. What has nothing to do with

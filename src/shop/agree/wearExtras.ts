@@ -3,7 +3,7 @@ import { chanceWithin, meanRemainingYears } from '@/core/stats/weibull';
 import type { BundleStep, ExtraJob } from '@/core/strip/bundle';
 import type { Procedure, StripStep } from '@/core/strip/procedure';
 import type { JobState } from '@/data/jobState';
-import { knowledge } from '@/knowledge';
+import { faultById, knowledge } from '@/knowledge';
 import { oneState } from '@/knowledge/oneState';
 import type { WearNow } from '@/knowledge/waysOn';
 import { broughtWith, wearLives } from '@/knowledge/wearLives';
@@ -15,7 +15,7 @@ const DAY_YEARS = 1 / 365.25;
 /** A part whose age nobody knows is taken for half through its life. */
 const UNKNOWN_SHARE = 0.5;
 
-const faultOf = (id: string) => knowledge.faults.find((f) => f.id === id)!;
+const faultOf = (id: string) => faultById(id)!;
 
 /** Minutes of some steps, there and back. */
 export const minutesOf = (steps: readonly StripStep[]) =>

@@ -4,7 +4,7 @@ import { machineById } from '@/data/machines';
 import { plansOf } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
 import { inWordsOf } from '@/core/diagnosis/knowledge';
-import { holdsBackPower, kindById, knowledge } from '@/knowledge';
+import { faultById, faultLabel, holdsBackPower, kindById, knowledge } from '@/knowledge';
 import { arrivalSigns, endings } from '@/knowledge/counter';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { careLines } from '@/knowledge/bench';
@@ -25,7 +25,7 @@ function endingOf(job: JobFacts): CareSheetView['ending'] {
 function guessOf(job: JobFacts, faults: string[], label: (id: string) => string): CareSheetView['customerGuess'] {
   const idea = job.customerDiagnosis;
   const became = idea === null ? 'open' : ideaAnswered(idea, faults, job.complaints);
-  return idea === null || became === 'open' ? null : { said: label(idea), right: became === 'right' };
+  return idea === null || became === 'open' ? null : { said: faultLabel(idea), right: became === 'right' };
 }
 
 /** The sheet that goes home with the machine. @throws ProblemError 404 */
@@ -41,13 +41,12 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
   ]);
   const confirmed = await confirmedFaultsOf(db, jobId);
   const faults = confirmed.length > 0 ? confirmed : job.proved;
-  const label = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
   return {
     shop: shop.name,
     paper: shop.paper,
     today: dayInZone(new Date(), shop.zone),
     job,
-    found: [...faults.map(label), ...(job.foundWords ? [job.foundWords] : [])],
+    found: [...faults.map(faultLabel), ...(job.foundWords ? [job.foundWords] : [])],
     ending: endingOf(job),
     leftOpen: [
       ...new Set([
@@ -55,7 +54,7 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
         ...faults.filter((f) => !job.repaired.includes(f)),
         ...job.openFaults.map((f) => f.fault),
       ]),
-    ].map(label),
+    ].map(faultLabel),
     leftUndone: job.service.flatMap((l) => (l.said === 'left' ? [{ label: l.label, why: l.words }] : [])),
     ownersWord: job.ownersWord,
     notToBeUsed: job.cautions.filter(holdsBackPower).map((id) => knowledge.cautions.find((c) => c.id === id)!.label),
@@ -63,7 +62,7 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
       const sign = arrivalSigns.find((s) => s.id === id);
       return sign ? [`${sign.label}. ${sign.note}`] : [];
     }),
-    mended: job.repaired.map((id) => knowledge.faults.find((f) => f.id === id)!.repair.label),
+    mended: job.repaired.map((id) => faultById(id)!.repair.label),
     fitted: job.fitted.map((f) => (f.quantity > 1 ? `${f.quantity} × ${f.label}` : f.label)),
     proved: job.proofs
       .filter((p) => p.result === 'pass')
@@ -90,6 +89,6 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
           : [{ label: planItem(p.item)?.label ?? p.item, dueOn: p.due_on, byYou: p.by_its_people }],
       )
       .slice(0, 6),
-    customerGuess: guessOf(job, faults, label),
+    customerGuess: guessOf(job, faults, faultLabel),
   };
 }

@@ -151,6 +151,7 @@ export const mergeCustomers = deedOn(
         email: kept.email || other!.email,
         address: kept.address || other!.address,
         standing: [kept.standing, other!.standing].filter(Boolean).join('\n'),
+        no_letters: kept.no_letters || other!.no_letters,
       });
       await refreshCustomerSearch(db, id);
     }),

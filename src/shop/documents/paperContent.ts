@@ -4,7 +4,7 @@ import { moneyText } from '@/core/money/currency';
 import { addDays } from '@/core/service/days';
 import type { DocumentKind } from '@/data/documents';
 import type { JobState } from '@/data/jobState';
-import { knowledge, holdsBackPower } from '@/knowledge';
+import { faultLabel, holdsBackPower, knowledge } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { followed, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
 import { DOCUMENT_TITLES } from '../standing/documentName';
@@ -21,8 +21,6 @@ export interface PaperGiven {
   shopName: string;
   today: string;
 }
-
-const labelOf = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
 
 /** What stands on every paper of a job. */
 function headOf(kind: DocumentKind, { facts, state, letterhead, shopName, today }: PaperGiven): PaperContent {
@@ -61,13 +59,13 @@ function headOf(kind: DocumentKind, { facts, state, letterhead, shopName, today 
 
 /** What the owner told, what was found, and the answer to their own idea. */
 function foundOf({ facts }: PaperGiven): PaperContent['said'] {
-  const found = facts.proved.map(labelOf);
+  const found = facts.proved.map(faultLabel);
   const idea = facts.customerDiagnosis;
   // What it came for is what must be done; a weakness besides is no answer to the owner's question.
   const asked = new Set(
     facts.agree.estimate?.lines.flatMap((l) => (l.group === 'must' && l.fault !== null ? [l.fault] : [])),
   );
-  const causes = facts.proved.filter((f) => asked.size === 0 || asked.has(f)).map(labelOf);
+  const causes = facts.proved.filter((f) => asked.size === 0 || asked.has(f)).map(faultLabel);
   const became = idea === null ? 'open' : ideaAnswered(idea, facts.proved, facts.complaints);
   return [
     { title: 'You told us', texts: facts.words ? [`“${facts.words}”`] : [] },
@@ -79,8 +77,8 @@ function foundOf({ facts }: PaperGiven): PaperContent['said'] {
           ? []
           : [
               became === 'right'
-                ? `${labelOf(idea)}: you were right.`
-                : `${labelOf(idea)}: that is not what we found. It was: ${causes.join(', ').toLowerCase()}.`,
+                ? `${faultLabel(idea)}: you were right.`
+                : `${faultLabel(idea)}: that is not what we found. It was: ${causes.join(', ').toLowerCase()}.`,
             ],
     },
   ].filter((s) => s.texts.length > 0);
@@ -148,7 +146,7 @@ function totalsOf(offers: readonly Offer[]): PaperContent['totals'] {
 /** Lines that can hurt somebody and are in no smaller offer: a warning that is signed. */
 function warnings(estimate: EstimateView, offers: readonly Offer[]): PaperContent['signs'] {
   const left = [...new Set(offers.flatMap((o) => o.unsafe))].map((id) => estimate.lines.find((l) => l.id === id)!);
-  const faults = [...new Set(left.flatMap((l) => (l.fault === null ? [] : [labelOf(l.fault)])))];
+  const faults = [...new Set(left.flatMap((l) => (l.fault === null ? [] : [faultLabel(l.fault)])))];
   if (faults.length === 0) return [];
   return [
     {
@@ -217,7 +215,7 @@ function estimatePaper(given: PaperGiven): PaperContent {
 /** A second weakness is said before money is spent on the first. */
 function besides({ facts }: PaperGiven, estimate: EstimateView): PaperContent['said'] {
   const waiting = estimate.lines.flatMap((l) => (l.group === 'wait' && l.fault !== null ? [l.fault] : []));
-  const found = facts.proved.filter((f) => waiting.includes(f)).map(labelOf);
+  const found = facts.proved.filter((f) => waiting.includes(f)).map(faultLabel);
   if (found.length === 0) return [];
   return [
     {
@@ -315,7 +313,7 @@ function unrepairedPaper(given: PaperGiven): PaperContent {
     totals: totalsOf([{ id: 'minimum', lines: [], minutes: 0, chargedMinutes: 0, bill, unsafe: [] }]),
     box: {
       title: held.length > 0 ? `Not to be used: ${held.join(', ').toLowerCase()}` : 'Not repaired and not tested here',
-      texts: ['Have it seen to before it is used.', ...facts.leftOpen.map(labelOf)],
+      texts: ['Have it seen to before it is used.', ...facts.leftOpen.map(faultLabel)],
     },
     bill: { lines, bill },
   };
@@ -326,7 +324,7 @@ function bridgePapers(kind: 'consent' | 'label', given: PaperGiven): PaperConten
   refuseIf(
     interlocks.length > 0 ? [] : [{ field: 'kind', message: 'No tilt or seat switch was found to have failed here.' }],
   );
-  const what = interlocks.map(labelOf).join(', ');
+  const what = interlocks.map(faultLabel).join(', ');
   const danger =
     'This protection is bridged: the machine no longer stops by itself. Switch it off by hand before you stand it up, leave it, or reach into it.';
   if (kind === 'label')

@@ -5,7 +5,7 @@ import { countForPlan, lookAgain, putPlansDone } from '@/data/plans';
 import { practiceOf } from '@/data/practice';
 import { tallyJob } from '@/data/tallies';
 import type { Kind } from '@/core/diagnosis/knowledge';
-import { knowledge } from '@/knowledge';
+import { faultLabel, knowledge } from '@/knowledge';
 import { endings } from '@/knowledge/counter';
 import { planItemsOn, type PlanItem } from '@/knowledge/plans';
 import { everyone } from '../access/roles';
@@ -45,7 +45,12 @@ export const handBack = jobDeed({
       ...endingProblems(facts, ending, faults, words),
       ...faultProblems(kind, faults),
       ...(ending.returned && open.length > 0 && ownersWord.length < 2
-        ? [{ field: 'ownersWord', message: `What the owner says of what stays open: ${open.map(labelOf).join(', ')}.` }]
+        ? [
+            {
+              field: 'ownersWord',
+              message: `What the owner says of what stays open: ${open.map(faultLabel).join(', ')}.`,
+            },
+          ]
         : []),
     ]);
     await insertConfirmedFaults(db, jobId, faults);
@@ -70,11 +75,11 @@ export const handBack = jobDeed({
     if (ending.id === 'scrapped')
       await updateMachine(db, machineId, { scrapped_on: dayInZone(new Date(), state.shop.zone) });
     await resetPlans(scene, { ...facts, repaired, parts: await partsOfJob(db, state) });
-    if (practice) tell('note', `Practice: hidden were ${practice.faults.map(labelOf).join(', ')}. Not counted.`);
-    const found = [...faults.map(labelOf), ...(words ? [words] : [])].join(', ');
+    if (practice) tell('note', `Practice: hidden were ${practice.faults.map(faultLabel).join(', ')}. Not counted.`);
+    const found = [...faults.map(faultLabel), ...(words ? [words] : [])].join(', ');
     const sentences = [
       `${ending.says}. Found: ${found || 'no cause named'}.`,
-      open.length > 0 && ending.id !== 'cancelled' ? `Left open: ${open.map(labelOf).join(', ')}.` : '',
+      open.length > 0 && ending.id !== 'cancelled' ? `Left open: ${open.map(faultLabel).join(', ')}.` : '',
       ownersWord ? `The owner: “${ownersWord}”` : '',
       advice ? `Advice: ${advice}` : '',
     ];
@@ -82,8 +87,6 @@ export const handBack = jobDeed({
     onceWritten((now) => refreshSearch(now, machineId));
   },
 });
-
-const labelOf = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
 
 /** What was found, here or before. */
 function foundIn(facts: WrittenFacts, faults: string[]): string[] {

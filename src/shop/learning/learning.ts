@@ -13,7 +13,7 @@ import {
   weighLent as weigh,
   type LentRow,
 } from '@/data/tallies';
-import { knowledge } from '@/knowledge';
+import { faultById, knowledge } from '@/knowledge';
 import type { Person } from '../access/person';
 import { allow, owner, type Right } from '../access/roles';
 import { deedOn, once, onVersion, shopDeed } from '../deed/deed';
@@ -61,7 +61,7 @@ async function kindView(db: Db, kind: (typeof knowledge.kinds)[number]): Promise
     faults: [...shipped]
       .map(([fault, prior]) => ({
         fault,
-        label: knowledge.faults.find((f) => f.id === fault)!.label,
+        label: faultById(fault)!.label,
         shipped: prior,
         learned: learned.get(fault)!,
         confirmed: tallies.faults[fault]?.kind ?? 0,

@@ -5,7 +5,7 @@ import type { SurvivorStep } from '@/core/service/survivors';
 import type { FittedLife } from '@/core/service/weibullFit';
 import { DeedDto } from '../deed/dto';
 
-/** An interval of the shop's own for an item of the plan; neither days nor hours: the bench's habit again. */
+/** An interval of the shop's own for an item of the plan; neither days nor hours nor uses: the bench's habit again. */
 export class TakeIntervalDto extends DeedDto {
   @IsString()
   @Length(1, 80)
@@ -26,6 +26,12 @@ export class TakeIntervalDto extends DeedDto {
   @Min(1, { message: 'At least an hour.' })
   @Max(50_000, { message: 'At most 50,000 hours.' })
   hours?: number | null;
+
+  @IsOptional()
+  @IsInt({ message: 'Whole uses.' })
+  @Min(1, { message: 'At least one use.' })
+  @Max(50_000, { message: 'At most 50,000 uses.' })
+  uses?: number | null;
 
   @IsString()
   @Length(0, 500, { message: 'At most 500 characters.' })
@@ -72,6 +78,7 @@ export interface LivesView {
     label: string;
     days: number | null;
     hours: number | null;
+    uses: number | null;
     why: string;
     at: string;
     by: string | null;

@@ -17,9 +17,9 @@ import {
 } from '@/data/lives';
 import { markStale, ownIntervals, putOwnInterval } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
-import { knowledge } from '@/knowledge';
+import { faultById, knowledge } from '@/knowledge';
 import { procedures } from '@/knowledge/kinds';
-import { ordinaryHoursPerWeek } from '@/knowledge/ordinaryUse';
+import { ordinaryHoursPerWeek, useOf } from '@/knowledge/ordinaryUse';
 import { planItem, planItemsOn } from '@/knowledge/plans';
 import { wearLives } from '@/knowledge/wearLives';
 import { owner } from '../access/roles';
@@ -38,7 +38,7 @@ const ENOUGH = 5;
 /** To find what failed by itself, where it was only to be replaced. Common practice, no source. */
 const FINDING_MINUTES = 15;
 
-const faultOf = (id: string) => knowledge.faults.find((f) => f.id === id);
+const faultOf = (id: string) => faultById(id);
 
 /** What the shop's history tells of a kind: how often, how soon again, and what lasts how long. @throws ProblemError 404 */
 export async function lives(kind: string): Promise<LivesView> {
@@ -130,13 +130,13 @@ export async function lifeOfFault(kind: string, fault: string): Promise<LifeView
     waitingOf(db, [kind], shop),
     ownIntervals(db),
   ]);
-  const planned = waiting.prices.get(kind)!(fault);
+  const planned = waiting.price(kind, fault);
   const { open, close } = minutesOf(procedures[kind]!.steps, known.repair.access);
   const use = {
     pets: false,
     trade: true,
     hoursPerWeek: ordinaryHoursPerWeek(kind),
-    ordinaryHoursPerWeek: ordinaryHoursPerWeek(kind),
+    ...useOf(kind),
     sealedBattery: null,
   };
   return {
@@ -177,7 +177,9 @@ export const takeInterval = shopDeed(
       refuseIf(known ? [] : [{ field: 'item', message: 'This kind has no such service.' }]);
       const days = dto.days ?? null;
       const hours = dto.hours ?? null;
-      const row = days === null && hours === null ? null : { days, hours, why: dto.why.trim(), person_id: person.id };
+      const uses = dto.uses ?? null;
+      const isNone = days === null && hours === null && uses === null;
+      const row = isNone ? null : { days, hours, uses, why: dto.why.trim(), person_id: person.id };
       await putOwnInterval(db, dto.kind, dto.item, row);
       await markStale(db, { kind: dto.kind });
       return { kind: dto.kind, item: dto.item };

@@ -58,6 +58,12 @@ export class PlateDto {
   @Min(1, { message: 'At least an hour.' })
   @Max(50_000, { message: 'At most 50,000 hours.' })
   hours?: number | null;
+
+  @IsOptional()
+  @IsInt({ message: 'Whole uses.' })
+  @Min(1, { message: 'At least one use.' })
+  @Max(50_000, { message: 'At most 50,000 uses.' })
+  uses?: number | null;
 }
 
 /** A model of the shop's own list, new or as it should be. */
@@ -147,7 +153,7 @@ export interface ModelView {
   droppedStations: string[];
   addedStations: { line: string; after: string; id: string; label: string }[];
   note: string;
-  plates: { item: string; days: number | null; hours: number | null }[];
+  plates: { item: string; days: number | null; hours: number | null; uses: number | null }[];
   sealedBattery: boolean | null;
   machines: number;
 }

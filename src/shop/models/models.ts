@@ -27,7 +27,12 @@ function view(m: ModelRow & { machines?: number }): ModelView {
     droppedStations: m.dropped_stations,
     addedStations: m.added_stations,
     note: m.note,
-    plates: Object.entries(m.plates).map(([item, p]) => ({ item, days: p.days ?? null, hours: p.hours ?? null })),
+    plates: Object.entries(m.plates).map(([item, p]) => ({
+      item,
+      days: p.days ?? null,
+      hours: p.hours ?? null,
+      uses: p.uses ?? null,
+    })),
     sealedBattery: m.sealed_battery,
     machines: Number(m.machines ?? 0),
   };
@@ -111,7 +116,8 @@ async function keep(db: Db, id: number | null, dto: PutModelDto): Promise<number
     dto.plates?.forEach((p, i) => {
       if (!items.includes(p.item))
         problems.push({ field: `plates[${i}].item`, message: 'This kind has no such service.' });
-      if (!p.days && !p.hours) problems.push({ field: `plates[${i}].days`, message: 'Days, hours or both.' });
+      if (!p.days && !p.hours && !p.uses)
+        problems.push({ field: `plates[${i}].days`, message: 'Days, hours or uses.' });
     });
   }
   refuseIf(problems);
@@ -120,7 +126,11 @@ async function keep(db: Db, id: number | null, dto: PutModelDto): Promise<number
     ? Object.fromEntries(
         dto.plates.map((p) => [
           p.item,
-          { ...(p.days ? { days: p.days } : {}), ...(p.hours ? { hours: p.hours } : {}) },
+          {
+            ...(p.days ? { days: p.days } : {}),
+            ...(p.hours ? { hours: p.hours } : {}),
+            ...(p.uses ? { uses: p.uses } : {}),
+          },
         ]),
       )
     : (before?.plates ?? {});

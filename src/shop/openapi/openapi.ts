@@ -234,12 +234,15 @@ export function openapi() {
         inQuery('ahead', 'integer'),
         inQuery('kind', 'string'),
         inQuery('customer', 'integer'),
+        inQuery('site', 'integer'),
         inQuery('order', 'string'),
         inQuery('after', 'string'),
       ]),
       '/rounds/letters.pdf': file('A letter to everybody for whom something falls due, to print', 'application/pdf', [
         inQuery('ahead', 'integer'),
         inQuery('kind', 'string'),
+        inQuery('customer', 'integer'),
+        inQuery('site', 'integer'),
       ]),
       '/rounds/parts': get('Parts that what falls due will take, with odds; ahead: days (30)', [
         inQuery('ahead', 'integer'),

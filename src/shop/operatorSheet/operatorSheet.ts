@@ -4,14 +4,12 @@ import { confirmedFaultsOf } from '@/data/jobs';
 import { jobsOf, machineByTag, modelById, openFaultsOf } from '@/data/machines';
 import { lastCare } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
-import { knowledge } from '@/knowledge';
+import { faultLabel } from '@/knowledge';
 import { operatorItemsOn } from '@/knowledge/operatorCare';
 import { jobFacts } from '../jobView/jobFacts';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import type { OperatorLine, OperatorSheetView } from './dto';
-
-const label = (fault: string) => knowledge.faults.find((f) => f.id === fault)?.label ?? fault;
 
 /**
  * What the shop wants done daily and weekly on one machine by the people who use it. First stands what keeps away what was
@@ -41,7 +39,7 @@ export async function operatorSheet(tag: string): Promise<OperatorSheetView> {
       picture: i.picture,
       because: [...new Set(found)]
         .filter((f) => i.keepsAway.includes(f))
-        .map(label)
+        .map(faultLabel)
         .join(', '),
       kept: kept ? { doneDays: kept.done_days, ofDays: kept.of_days } : null,
     };
@@ -59,7 +57,7 @@ export async function operatorSheet(tag: string): Promise<OperatorSheetView> {
       owner: customer!.name,
     },
     items: lines.sort((a, b) => urgency(b) - urgency(a)),
-    leftOpen: open.map((f) => label(f.fault)),
+    leftOpen: open.map((f) => faultLabel(f.fault)),
     nextOn: machine.next_due_on,
     isDue: machine.next_due_on !== null && machine.next_due_on < dayInZone(new Date(), shop.zone),
   };

@@ -1,6 +1,6 @@
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { knowledge } from '@/knowledge';
+import { faultLabel, knowledge } from '@/knowledge';
 import { endings } from '@/knowledge/counter';
 import { planItems } from '@/knowledge/plans';
 import { dayInZone } from '../settings/day';
@@ -55,7 +55,6 @@ export interface BookOnPaper {
   photographs: { at: string; caption: string; jpegBase64: string }[];
 }
 
-const faultLabel = (id: string) => knowledge.faults.find((f) => f.id === id)?.label ?? id;
 const planLabel = (id: string) => planItems.find((i) => i.id === id)?.label ?? id;
 const complaintLabel = (id: string) => knowledge.complaints.find((c) => c.id === id)?.label ?? id;
 

@@ -4,7 +4,7 @@ import { runningHours, type RunningHours } from '@/core/service/runningHours';
 import { sinceRenewed, wearDue, type WearDay } from '@/core/service/wearDue';
 import type { PlanInputs, PlanRow } from '@/data/plans';
 import { kindById } from '@/knowledge';
-import { ordinaryHoursPerWeek } from '@/knowledge/ordinaryUse';
+import { useOf } from '@/knowledge/ordinaryUse';
 import { planItemsOn, type PlanItem } from '@/knowledge/plans';
 
 /** An item of one machine: the rule that holds for it, what is known, and when it falls due. */
@@ -31,6 +31,7 @@ export function ruleHere(item: PlanItem, { plates, own }: Pick<PlanFacts, 'plate
           bench: {
             ...(ours.days === null ? {} : { days: ours.days }),
             ...(ours.hours === null ? {} : { hours: ours.hours }),
+            ...(ours.uses === null ? {} : { uses: ours.uses }),
             ...(item.bench?.times === undefined ? {} : { times: item.bench.times }),
           },
         }
@@ -39,11 +40,13 @@ export function ruleHere(item: PlanItem, { plates, own }: Pick<PlanFacts, 'plate
   };
 }
 
-export function machineUse({ kind, machine, trade, sealedBattery }: PlanInputs): MachineUse {
+/** How a machine is used: by its meter where that tells a pace, otherwise as its owner says. */
+export function machineUse(inputs: PlanInputs, running = runningOf(inputs)): MachineUse {
+  const { kind, machine, trade, sealedBattery } = inputs;
   return {
     pets: machine.pets,
-    hoursPerWeek: Number(machine.hours_per_week),
-    ordinaryHoursPerWeek: ordinaryHoursPerWeek(kind),
+    hoursPerWeek: 7 * running.perDay,
+    ...useOf(kind),
     trade,
     sealedBattery,
   };
@@ -57,6 +60,7 @@ export function runningOf({ meter, machine }: Pick<PlanInputs, 'meter' | 'machin
 /** When every item of a machine falls due, by all that is known of it. @param today in the shop’s zone, ISO 8601 */
 export function dueOfMachine(inputs: PlanInputs, today: string): ItemDue[] {
   const running = runningOf(inputs);
+  const use = machineUse(inputs, running);
   const rows = new Map(inputs.plans.map((p) => [p.item, p]));
   return planItemsOn(inputs.kind, inputs.dropped).map((item) => {
     const rule = ruleHere(item, inputs);
@@ -72,7 +76,7 @@ export function dueOfMachine(inputs: PlanInputs, today: string): ItemDue[] {
       item,
       rule,
       row,
-      due: dueOf(rule, machineUse(inputs), known, running, { today, frostMonth: inputs.frostMonth }),
+      due: dueOf(rule, use, known, running, { today, frostMonth: inputs.frostMonth }),
     };
   });
 }

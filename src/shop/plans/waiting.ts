@@ -2,47 +2,36 @@ import { daysBetween } from '@/core/service/days';
 import { waitingCost } from '@/core/service/waiting';
 import type { Db } from '@/data/database';
 import type { PlanInputs } from '@/data/plans';
-import { partsFor } from '@/data/jobs';
-import { ownLives, type OwnLife } from '@/data/lives';
+import { middlePrices, ownLives, type OwnLife } from '@/data/lives';
 import type { ShopRow } from '@/data/shopSettings';
-import { knowledge } from '@/knowledge';
+import { faultById } from '@/knowledge';
 import { planItem } from '@/knowledge/plans';
-import { wearLives } from '@/knowledge/wearLives';
+import { wearsAt } from '@/knowledge/wearLives';
 import { lifeHere } from './lifeHere';
 
 const YEAR_DAYS = 365.25;
 
-/** What failures cost and how long parts last, kind by kind. */
+/** What failures cost and how long parts last. */
 export interface Waiting {
-  /** Kind → fault → what it costs when it fails by itself: the middle part and the minutes of its repair. */
-  prices: Map<string, (fault: string) => number>;
+  /** What a fault of a kind costs when it is mended by itself: the middle part of each group and the minutes of its repair. */
+  price: (kind: string, fault: string) => number;
   /** The shop's own lives, where it took some over. */
   own: OwnLife[];
 }
 
+/** Two statements, however many kinds. */
 export async function waitingOf(
   db: Db,
   kinds: readonly string[],
   shop: Pick<ShopRow, 'labour_minor'>,
 ): Promise<Waiting> {
-  // One after the other: a transaction asks one question at a time.
-  const lists: [string, Awaited<ReturnType<typeof partsFor>>][] = [];
-  for (const kind of kinds) lists.push([kind, await partsFor(db, kind)]);
-  const prices = new Map(
-    lists.map(([kind, parts]) => [
-      kind,
-      (id: string) => {
-        const { repair } = knowledge.faults.find((f) => f.id === id)!;
-        const part = (group: string) => {
-          const all = parts.filter((p) => p.part_group === group).map((p) => p.price_minor);
-          return all.sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? 0;
-        };
-        const work = ((shop.labour_minor ?? 0) * repair.minutes) / 60;
-        return work + (repair.parts ?? []).reduce((sum, group) => sum + part(group), 0);
-      },
-    ]),
-  );
-  return { prices, own: await ownLives(db) };
+  const middle = new Map((await middlePrices(db, kinds)).map((p) => [`${p.kind} ${p.part_group}`, p.price_minor]));
+  const price = (kind: string, id: string) => {
+    const { repair } = faultById(id)!;
+    const parts = (repair.parts ?? []).reduce((sum, group) => sum + (middle.get(`${kind} ${group}`) ?? 0), 0);
+    return ((shop.labour_minor ?? 0) * repair.minutes) / 60 + parts;
+  };
+  return { price, own: await ownLives(db) };
 }
 
 /**
@@ -52,20 +41,17 @@ export async function waitingOf(
 export function weekMinorOf(
   of: { item: string; kind: string; lastDoneOn: string | null; hoursPerWeek: number },
   today: string,
-  { prices, own }: Waiting,
+  { price, own }: Waiting,
 ): number | null {
   const station = planItem(of.item)?.stations[of.kind];
-  const wears = wearLives.filter(
-    (w) => station !== undefined && knowledge.faults.find((f) => f.id === w.fault)!.kinds[of.kind]?.station === station,
-  );
+  const wears = station === undefined ? [] : wearsAt(of.kind, station);
   if (wears.length === 0) return null;
-  const price = prices.get(of.kind)!;
   const ours = own.filter((o) => o.kind === of.kind);
   const sum = wears.reduce((total, w) => {
     const life = lifeHere(w, of, ours);
     const age =
       of.lastDoneOn === null ? life.scaleYears / 2 : Math.max(0, daysBetween(of.lastDoneOn, today)) / YEAR_DAYS;
-    return total + waitingCost(life, age, price(w.fault));
+    return total + waitingCost(life, age, price(of.kind, w.fault));
   }, 0);
   return Math.round(sum);
 }

@@ -3,7 +3,7 @@ import { checksOf, type Kind } from '@/core/diagnosis/knowledge';
 import { aspectOf } from '@/core/diagnosis/observe';
 import { formatQuantity } from '@/core/units/units';
 import { insertFindings, revokeFindings } from '@/data/jobs';
-import { knowledge } from '@/knowledge';
+import { faultById, knowledge } from '@/knowledge';
 import { bench } from '../access/roles';
 import { readFindings } from '../finding/readFindings';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
@@ -79,13 +79,13 @@ export async function answerChecks(
 
 function needsPower(kind: Kind, checkId: string): boolean {
   const repaired = repairedFault(checkId);
-  if (repaired !== null) return knowledge.faults.find((f) => f.id === repaired)!.repair.power;
+  if (repaired !== null) return faultById(repaired)!.repair.power;
   return checkOf(kind, checkId)?.power !== 'no';
 }
 
 function labelOf(kind: Kind, checkId: string): string {
   const repaired = repairedFault(checkId);
-  if (repaired !== null) return knowledge.faults.find((f) => f.id === repaired)!.repair.label;
+  if (repaired !== null) return faultById(repaired)!.repair.label;
   return checkOf(kind, checkId)!.label;
 }
 
@@ -108,7 +108,7 @@ function readingOf(kind: Kind, checkId: string, condition: string | undefined) {
 function sentence(kind: Kind, answer: AnyAnswer): string {
   const repaired = repairedFault(answer.check);
   if (repaired !== null) {
-    const { repair } = knowledge.faults.find((f) => f.id === repaired)!;
+    const { repair } = faultById(repaired)!;
     return `${repair.label}: ${'outcome' in answer && answer.outcome === 'gone' ? 'gone' : 'still there'}`;
   }
   const check = checkOf(kind, answer.check)!;

@@ -133,6 +133,7 @@ export interface RoundsAsked {
   ahead: number;
   kind?: string;
   customer?: number;
+  site?: number;
   /** By the day, or by what another week costs. */
   order?: 'day' | 'cost';
   /** The day, or the cost, and the machine with which the page before ended. */

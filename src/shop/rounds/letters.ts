@@ -79,7 +79,7 @@ export async function lettersPdf({ ahead, ...asked }: RoundsAsked): Promise<Uint
   const items = await dueItems(
     db,
     customers.map((c) => c.id),
-    { until, ...(asked.kind === undefined ? {} : { kind: asked.kind }) },
+    { ...asked, until },
     MOST_LINES,
   );
   const head = shop.letterhead as { address?: string; phone?: string };

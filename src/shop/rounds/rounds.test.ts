@@ -71,8 +71,35 @@ test('only what is due by then, of the kind that is asked', async () => {
   expect(until).toBe(today);
   for (const g of groups) for (const l of g.lines) expect(l.dueOn <= today).toBe(true);
   expect((await rounds({ ahead: 400, kind: 'robot' })).groups).toEqual([]);
+  const { db } = shop;
+  const [site] = await db('site').insert({ customer_id: customers[5]!.id, label: 'Mill Lane' }).returning('id');
+  const [there] = await db('machine').where({ customer_id: customers[5]!.id }).orderBy('id').pluck('id');
+  await db('machine').where({ id: there }).update({ site_id: site.id });
+  const placed = (await rounds({ ahead: 400, site: site.id })).groups;
+  expect(placed.flatMap((g) => g.lines.map((l) => [l.machine, l.site]))).toEqual([[there, 'Mill Lane']]);
   const [one] = (await rounds({ ahead: 400, customer: customers[3]!.id })).groups;
   expect(one!.customer.id).toBe(customers[3]!.id);
+});
+
+test('a page ends with the customer who fills it, whatever they have: none is left out, none comes twice', async () => {
+  const { db } = shop;
+  const owned = await db('machine').where({ customer_id: customers[9]!.id }).pluck('id');
+  const many = Array.from({ length: 70 }, (_, n) => `made-up-${n}`);
+  const rows = owned.flatMap((machine_id: number) =>
+    many.map((item) => ({ machine_id, item, due_on: addDays(today, -900), due_by: 'days' })),
+  );
+  await db('plan').insert(rows);
+  await db('machine')
+    .whereIn('id', owned)
+    .update({ next_due_on: addDays(today, -900) });
+  const pages = await all(400);
+  expect(pages[0]!.groups.map((g) => g.customer.id)).toEqual([customers[9]!.id]);
+  const ids = pages.flatMap((p) => p.groups.map((g) => g.customer.id));
+  expect([ids.length, new Set(ids).size]).toEqual([40, 40]);
+  await db('plan').where('item', 'like', 'made-up-%').delete();
+  await db('machine')
+    .whereIn('id', owned)
+    .update({ next_due_on: db.raw('(select min(due_on) from plan where machine_id = machine.id)') });
 });
 
 test('what has waited longest costs most to leave for another week', async () => {

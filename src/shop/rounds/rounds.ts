@@ -1,6 +1,6 @@
 import { addDays, daysBetween } from '@/core/service/days';
 import { database } from '@/data/database';
-import { dueCustomers, dueItems, type DueItem } from '@/data/rounds';
+import { dueCustomers, dueItems, type DueCustomer, type DueItem } from '@/data/rounds';
 import { shopSettings } from '@/data/shopSettings';
 import { planItem } from '@/knowledge/plans';
 import { atOnce, waitingOf, weekMinorOf, type Waiting } from '../plans/waiting';
@@ -8,7 +8,9 @@ import { dayInZone } from '../settings/day';
 import { lettersOf } from './letters';
 import type { DueLine, RoundsAsked, RoundsView } from './dto';
 
+/** A page has so many customers at most, and ends after the one with which it has so many lines. */
 const PAGE = 30;
+const PAGE_LINES = 120;
 /** Of one page at most: a fleet is shown by its most urgent. */
 const MOST_LINES = 600;
 
@@ -19,20 +21,22 @@ export async function rounds({ ahead, ...asked }: RoundsAsked): Promise<RoundsVi
   const today = dayInZone(new Date(), shop.zone);
   const until = addDays(today, ahead);
   const found = await dueCustomers(db, { ...asked, until }, PAGE + 1);
-  const shown = found.slice(0, PAGE);
+  const shown = onePage(found);
   const items = await dueItems(
     db,
     shown.map((c) => c.id),
-    { until, ...(asked.kind === undefined ? {} : { kind: asked.kind }) },
+    { ...asked, until },
     MOST_LINES,
   );
+  const ofCustomer = new Map(shown.map((c): [number, DueItem[]] => [c.id, []]));
+  for (const i of items) ofCustomer.get(i.customer_id)!.push(i);
   const waiting = await waitingOf(db, [...new Set(items.map((i) => i.kind))], shop);
   const last = shown.at(-1);
   return {
     today,
     until,
     groups: shown.map((c) => {
-      const lines = items.filter((i) => i.customer_id === c.id).map((i) => lineOf(i, today, waiting));
+      const lines = ofCustomer.get(c.id)!.map((i) => lineOf(i, today, waiting));
       return {
         customer: {
           id: c.id,
@@ -54,7 +58,7 @@ export async function rounds({ ahead, ...asked }: RoundsAsked): Promise<RoundsVi
       };
     }),
     after:
-      found.length > PAGE && last
+      found.length > shown.length && last
         ? `${asked.order === 'cost' ? last.week_minor : last.first_due}~${last.first_machine}`
         : null,
     currency: shop.currency,
@@ -65,6 +69,13 @@ export async function rounds({ ahead, ...asked }: RoundsAsked): Promise<RoundsVi
     },
     locale: shop.locale,
   };
+}
+
+function onePage(found: readonly DueCustomer[]): DueCustomer[] {
+  let lines = 0;
+  const most = found.slice(0, PAGE);
+  const end = most.findIndex((c) => (lines += c.lines) >= PAGE_LINES);
+  return end < 0 ? most : most.slice(0, end + 1);
 }
 
 function lineOf(row: DueItem, today: string, waiting: Waiting): DueLine {

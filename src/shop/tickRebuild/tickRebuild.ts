@@ -1,5 +1,5 @@
 import { putRebuildTick, putRepairDone } from '@/data/jobs';
-import { knowledge } from '@/knowledge';
+import { faultById } from '@/knowledge';
 import { repairNeeds } from '@/knowledge/repairWork';
 import { bench } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
@@ -38,7 +38,7 @@ const MUST_LIE = ['drying', 'glue'];
 
 async function repairGoesOn(scene: DeedScene, fault: string, { step, done }: TickRebuildDto): Promise<void> {
   const { db, jobId, person, facts, tell } = scene;
-  const { label, repair } = knowledge.faults.find((f) => f.id === fault)!;
+  const { label, repair } = faultById(fault)!;
   const left = facts.rebuild.filter((l) => l.fault === fault && l.id !== step && !l.done);
   if (done ? left.length > 0 : !facts.repaired.includes(fault)) return;
   await putRepairDone(db, jobId, fault, person.id, done);

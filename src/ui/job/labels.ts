@@ -1,17 +1,15 @@
 import { repairWorkOf } from '@/knowledge/repairWork';
 import { repairedFault } from '@/core/diagnosis/doing';
-import { knowledge } from '@/knowledge';
+import { faultById, knowledge } from '@/knowledge';
 import { formatQuantity, type Quantity } from '@/core/units/units';
 import type { Aspect, Caution, Check } from '@/core/diagnosis/knowledge';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { cautionsFor, checksOf } from '@/core/diagnosis/knowledge';
 
-const faults = new Map(knowledge.faults.map((f) => [f.id, f]));
 const complaints = new Map(knowledge.complaints.map((c) => [c.id, c]));
 const cautions = new Map(knowledge.cautions.map((c) => [c.id, c]));
 
-export const faultLabel = (id: string) => faults.get(id)?.label ?? id;
-export const faultOf = (id: string) => faults.get(id);
+export { faultById as faultOf, faultLabel } from '@/knowledge';
 export const complaintLabel = (id: string) => complaints.get(id)?.label ?? id;
 export const cautionOf = (id: string): Caution => cautions.get(id) ?? { id, label: id, when: '', text: '' };
 
@@ -26,7 +24,7 @@ export function heldPower(job: Pick<JobFacts, 'cautions'>): string {
 
 /** Cautions of the repairs of some faults, each once, where they bite on this kind. */
 export function repairCautions(kindId: string, faultIds: readonly string[]): string[] {
-  return [...new Set(faultIds.flatMap((id) => cautionsFor(knowledge, kindId, faults.get(id)?.repair.cautions ?? [])))];
+  return [...new Set(faultIds.flatMap((id) => cautionsFor(knowledge, kindId, faultById(id)?.repair.cautions ?? [])))];
 }
 
 /** What can be done next, a check or a repair, in one shape for the screen. */
@@ -55,7 +53,7 @@ function spinCautions(kindId: string): string[] {
 export function doingOf(kindId: string, id: string): Doing | null {
   const repaired = repairedFault(id);
   if (repaired !== null) {
-    const fault = faults.get(repaired);
+    const fault = faultById(repaired);
     if (!fault) return null;
     return {
       id,

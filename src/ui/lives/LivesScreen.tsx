@@ -181,7 +181,11 @@ export function LivesScreen({ view, mayTake }: { view: LivesView; mayTake: boole
               <Typography variant="body2" sx={{ flex: 1 }}>
                 {i.label}: every{' '}
                 <strong>
-                  {habitWords({ ...(i.days ? { days: i.days } : {}), ...(i.hours ? { hours: i.hours } : {}) })}
+                  {habitWords({
+                    ...(i.days ? { days: i.days } : {}),
+                    ...(i.hours ? { hours: i.hours } : {}),
+                    ...(i.uses ? { uses: i.uses } : {}),
+                  })}
                 </strong>
                 {i.why && `; ${i.why}`}. {i.by}, {dayAt(i.at, view.zone)}
               </Typography>
@@ -197,6 +201,7 @@ export function LivesScreen({ view, mayTake }: { view: LivesView; mayTake: boole
                       item: i.item,
                       days: null,
                       hours: null,
+                      uses: null,
                       why: '',
                     };
                     if ((await send('POST', '/api/v1/lives/interval', gone)).ok) again();

@@ -15,10 +15,11 @@ interface Props<T> {
   nothing: string;
   problem?: string | undefined;
   autoFocus?: boolean;
+  size?: 'small';
 }
 
 /** One search box that finds as one types; arrows and Enter choose. */
-export function Chooser<T>({ label, url, row, keyOf, onChoose, nothing, problem, autoFocus }: Props<T>) {
+export function Chooser<T>({ label, url, row, keyOf, onChoose, nothing, problem, autoFocus, size }: Props<T>) {
   const [words, setWords] = useState('');
   const [rows, setRows] = useState<T[]>([]);
   const [rowsFor, setRowsFor] = useState<string | null>(null);
@@ -84,6 +85,7 @@ export function Chooser<T>({ label, url, row, keyOf, onChoose, nothing, problem,
         <TextField
           {...params}
           label={label}
+          size={size ?? 'medium'}
           autoFocus={autoFocus ?? false}
           slotProps={{
             ...params.slotProps,

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, within } from '@testing-library/react';
-import type { DueLine, RoundGroup, RoundsView } from '@/shop/rounds/dto';
+import type { DueLine, RoundGroup, RoundsAsked, RoundsView } from '@/shop/rounds/dto';
 import { furnishBrowser, stand } from '../testBench.fixture';
 import { RoundsScreen } from './RoundsScreen';
 
@@ -54,7 +54,11 @@ const view = (groups: RoundGroup[], after: string | null = null): RoundsView => 
   },
 });
 const settle = () => act(async () => {});
-const show = (first: RoundsView) => stand(<RoundsScreen first={first} ahead={30} kind="" order="day" />);
+const show = (
+  first: RoundsView,
+  asked: Partial<RoundsAsked> = {},
+  only: { id: number; name: string; sites: { id: number; label: string }[] } | null = null,
+) => stand(<RoundsScreen first={first} asked={{ ahead: 30, order: 'day', ...asked }} only={only} />);
 
 test('each customer with their machines, how late, and what another week costs', () => {
   furnishBrowser();
@@ -85,10 +89,25 @@ test('the next page is laid behind the first', async () => {
   show(view([group(1, 'Jory Marsk', [line()])], '2030-01-01~1'));
   fireEvent.click(screen.getByRole('button', { name: 'More' }));
   await settle();
-  expect(sent[0]!.url).toBe('/api/v1/rounds?ahead=30&kind=&order=day&after=2030-01-01~1');
+  expect(sent[0]!.url).toBe('/api/v1/rounds?ahead=30&order=day&after=2030-01-01~1');
   expect(screen.getByRole('region', { name: 'Jory Marsk' })).toBeTruthy();
   expect(screen.getByRole('region', { name: 'Ulla Fennock' })).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'More' })).toBeNull();
+});
+
+test('one customer alone, and one of their places; every way on keeps what is asked', async () => {
+  const { answer, sent } = furnishBrowser();
+  const only = { id: 4, name: 'Staithe Bakery', sites: [{ id: 9, label: 'Mill Lane' }] };
+  answer.with = () => view([group(2, 'Ulla Fennock', [line({ machine: 2 })])]);
+  show(view([group(4, 'Staithe Bakery', [line()])], '2030-01-01~1'), { kind: 'robot', customer: 4, site: 9 }, only);
+  fireEvent.click(screen.getByRole('button', { name: 'More' }));
+  await settle();
+  expect(sent[0]!.url).toBe('/api/v1/rounds?ahead=30&kind=robot&customer=4&site=9&order=day&after=2030-01-01~1');
+  fireEvent.mouseDown(screen.getByRole('combobox', { name: 'Where' }));
+  fireEvent.click(screen.getByRole('option', { name: 'every place' }));
+  expect(pushed.at(-1)).toBe('/rounds?ahead=30&kind=robot&customer=4&order=day');
+  fireEvent.click(screen.getByTestId('CancelIcon'));
+  expect(pushed.at(-1)).toBe('/rounds?ahead=30&kind=robot&order=day');
 });
 
 test('a letter names every machine, goes by the card’s version, and is not offered to who wants none', async () => {

@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
 import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -12,7 +13,9 @@ import { moneyText } from '@/core/money/currency';
 import { byWords, spanWords } from '@/core/service/dueWords';
 import { merged } from '@/core/letters/mergeFields';
 import { knowledge } from '@/knowledge';
-import type { RenewedFeed, RoundGroup, RoundsView } from '@/shop/rounds/dto';
+import type { CustomerListView } from '@/shop/customers/dto';
+import type { RenewedFeed, RoundGroup, RoundsAsked, RoundsView } from '@/shop/rounds/dto';
+import { Chooser } from '../parts/Chooser';
 import { Empty, Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
 import { Reading } from '../parts/Reading';
@@ -30,26 +33,24 @@ const AHEAD = [
 /** What falls due, customer by customer: one visit serves all their machines. */
 export function RoundsScreen({
   first,
-  ahead,
-  kind,
-  order,
+  asked,
+  only,
 }: {
   first: RoundsView;
-  ahead: number;
-  kind: string;
-  order: 'day' | 'cost';
+  asked: RoundsAsked;
+  /** The customer who is looked at alone, and where their machines stand. */
+  only: { id: number; name: string; sites: { id: number; label: string }[] } | null;
 }) {
   const router = useRouter();
   const [pages, setPages] = useState([first]);
   const [feed, setFeed] = useState<string | null>(null);
   const groups = pages.flatMap((p) => p.groups);
   const { after } = pages.at(-1)!;
-  const show = (more: { ahead?: number; kind?: string; order?: string }) =>
-    router.push(`/rounds?ahead=${more.ahead ?? ahead}&kind=${more.kind ?? kind}&order=${more.order ?? order}`);
+  const { ahead, kind = '', order = 'day' } = asked;
+  const show = (more: { [K in keyof RoundsAsked]?: RoundsAsked[K] | undefined }) =>
+    router.push(`/rounds?${queryOf({ ...asked, ...more })}`);
   const older = async () => {
-    const response = await fetch(`/api/v1/rounds?ahead=${ahead}&kind=${kind}&order=${order}&after=${after}`).catch(
-      () => null,
-    );
+    const response = await fetch(`/api/v1/rounds?${queryOf(asked)}&after=${after}`).catch(() => null);
     if (!response?.ok) return;
     const next = (await response.json()) as RoundsView;
     setPages((p) => [...p, next]);
@@ -84,7 +85,7 @@ export function RoundsScreen({
           label="Kind"
           value={kind}
           slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-          onChange={(e) => show({ kind: e.target.value })}
+          onChange={(e) => show({ kind: e.target.value || undefined })}
           sx={{ width: 250 }}
         >
           <MenuItem value="">every kind</MenuItem>
@@ -99,19 +100,15 @@ export function RoundsScreen({
           size="small"
           label="First"
           value={order}
-          onChange={(e) => show({ order: e.target.value })}
+          onChange={(e) => show({ order: e.target.value as 'day' | 'cost' })}
           sx={{ width: 235 }}
         >
           <MenuItem value="day">what is due first</MenuItem>
           <MenuItem value="cost">what costs most to leave</MenuItem>
         </TextField>
+        <Whose only={only} site={asked.site ?? null} onShow={show} />
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', ml: { md: 'auto' } }}>
-          <Button
-            size="small"
-            component="a"
-            href={`/api/v1/rounds/letters.pdf?ahead=${ahead}&kind=${kind}`}
-            target="_blank"
-          >
+          <Button size="small" component="a" href={`/api/v1/rounds/letters.pdf?${queryOf(asked)}`} target="_blank">
             Letters to print
           </Button>
           <Button size="small" onClick={() => void renew('shop')}>
@@ -143,6 +140,65 @@ export function RoundsScreen({
         </Box>
       )}
     </Box>
+  );
+}
+
+/** What is asked, as an address has it; the page after which it goes on is not part of it. */
+const queryOf = ({ ahead, kind, customer, site, order }: { [K in keyof RoundsAsked]?: RoundsAsked[K] | undefined }) =>
+  Object.entries({ ahead, kind, customer, site, order })
+    .flatMap(([name, value]) => (value === undefined ? [] : [`${name}=${value}`]))
+    .join('&');
+
+/** One customer alone, and one of their places: for the day on which somebody goes there. */
+function Whose({
+  only,
+  site,
+  onShow,
+}: {
+  only: { id: number; name: string; sites: { id: number; label: string }[] } | null;
+  site: number | null;
+  onShow: (more: { customer?: number | undefined; site?: number | undefined }) => void;
+}) {
+  if (only === null)
+    return (
+      <Box sx={{ width: 230 }}>
+        <Chooser<CustomerListView>
+          label="Whose"
+          size="small"
+          url={(q) => `/api/v1/customers?q=${encodeURIComponent(q)}`}
+          keyOf={(c) => c.id}
+          onChoose={(c) => onShow({ customer: c.id })}
+          nothing="No such customer."
+          row={(c) => (
+            <>
+              {c.name} <Reading>{c.phone}</Reading>
+            </>
+          )}
+        />
+      </Box>
+    );
+  return (
+    <>
+      <Chip label={only.name} onDelete={() => onShow({ customer: undefined, site: undefined })} />
+      {only.sites.length > 0 && (
+        <TextField
+          select
+          size="small"
+          label="Where"
+          value={site ?? ''}
+          slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+          onChange={(e) => onShow({ site: Number(e.target.value) || undefined })}
+          sx={{ width: 200 }}
+        >
+          <MenuItem value="">every place</MenuItem>
+          {only.sites.map((s) => (
+            <MenuItem key={s.id} value={s.id}>
+              {s.label}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    </>
   );
 }
 

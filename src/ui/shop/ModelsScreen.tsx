@@ -104,7 +104,7 @@ function fields(kindId: string): EditField[] {
       name: 'plates',
       label: 'What its plate says of its service',
       sort: 'lines',
-      help: `one a line, such as ${planItemsOn(kindId)[0]?.id ?? 'safety-test'}: 90 days, 50 h`,
+      help: `one a line, such as ${planItemsOn(kindId)[0]?.id ?? 'safety-test'}: 90 days, 50 h, 25 uses`,
       ...(kind?.supply === 'lead-acid' ? { span: 3 as const } : {}),
     },
     ...(kind?.supply === 'lead-acid'

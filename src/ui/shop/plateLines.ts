@@ -1,9 +1,10 @@
 import type { ModelView } from '@/shop/models/dto';
 
-/** A model's plate as lines of text, one item a line. @example plateLines([{ item: 'flat-belt', days: 90, hours: null }]) // → ['flat-belt: 90 days'] */
+/** A model's plate as lines of text, one item a line. @example plateLines([{ item: 'flat-belt', days: 90, hours: null, uses: null }]) // → ['flat-belt: 90 days'] */
 export function plateLines(plates: ModelView['plates']): string[] {
   return plates.map(
-    ({ item, days, hours }) => `${item}: ${[days && `${days} days`, hours && `${hours} h`].filter(Boolean).join(', ')}`,
+    ({ item, days, hours, uses }) =>
+      `${item}: ${[days && `${days} days`, hours && `${hours} h`, uses && `${uses} uses`].filter(Boolean).join(', ')}`,
   );
 }
 
@@ -16,6 +17,6 @@ export function readPlates(lines: readonly string[]): ModelView['plates'] {
       const found = new RegExp(`(\\d+)\\s*${unit}`, 'i').exec(said);
       return found ? Number(found[1]) : null;
     };
-    return [{ item: item.trim(), days: of('d'), hours: of('h') }];
+    return [{ item: item.trim(), days: of('d'), hours: of('h'), uses: of('u') }];
   });
 }

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { roundsAsked } from '@/app/roundsQuery';
+import { customerCard } from '@/shop/customers/customers';
 import { ProblemError } from '@/shop/problem';
 import { rounds } from '@/shop/rounds/rounds';
 import { RoundsScreen } from '@/ui/rounds/RoundsScreen';
@@ -8,6 +9,12 @@ import { RoundsScreen } from '@/ui/rounds/RoundsScreen';
 export const metadata: Metadata = { title: 'Rounds' };
 
 type Query = { searchParams: Promise<Record<string, string | string[] | undefined>> };
+
+/** Whose machines are looked at alone, and where they stand. @throws what a customer that is not there throws */
+async function whoIs(id: number) {
+  const { name, sites } = await customerCard(id);
+  return { id, name, sites: sites.map(({ id: site, label }) => ({ id: site, label })) };
+}
 
 export default async function RoundsPage({ searchParams }: Query) {
   const given = await searchParams;
@@ -24,11 +31,10 @@ export default async function RoundsPage({ searchParams }: Query) {
   const view = await rounds(asked);
   return (
     <RoundsScreen
-      key={`${asked.ahead} ${asked.kind ?? ''} ${asked.order}`}
+      key={JSON.stringify(asked)}
       first={view}
-      ahead={asked.ahead}
-      kind={asked.kind ?? ''}
-      order={asked.order ?? 'day'}
+      asked={asked}
+      only={asked.customer === undefined ? null : await whoIs(asked.customer)}
     />
   );
 }
