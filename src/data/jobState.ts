@@ -102,9 +102,11 @@ export interface JobState {
   ticks: string[];
   /** Steps of the way in, in the order in which they were pressed. */
   stripped: { step: string; state: 'done' | 'not-here'; at: Instant }[];
-  /** What was not as it should be with loose pieces. */
   /** How this model’s procedure differs from its kind’s, as it stands now. */
   procedure: object[];
+  /** Photographs that the model has at its steps. */
+  modelPhotographs: { step: string; id: number }[];
+  /** What was not as it should be with loose pieces. */
   losses: {
     id: number;
     step: string;
@@ -154,7 +156,15 @@ export interface JobState {
     ended_at: Instant | null;
   })[];
   proofs: Pick<ProofRow, 'item' | 'result' | 'before_value' | 'after_value' | 'note' | 'details'>[];
-  photographs: { id: number; at: Instant; caption: string; width: number; height: number; person: string | null }[];
+  photographs: {
+    id: number;
+    at: Instant;
+    caption: string;
+    shows: string;
+    width: number;
+    height: number;
+    person: string | null;
+  }[];
   gauges: { id: number; gauge: string; method_version: number; says: string; at: Instant; person: string | null }[];
   /** Station → when its part was last replaced on this machine. */
   partAges: { station: string; at: Instant }[];
@@ -216,6 +226,11 @@ const STATE = `select
   ${list('step, state, at', 'strip_step where job_id = job.id', 'at')} as stripped,
   coalesce((select changes from model_procedure where model_id = machine.model_id order by version desc limit 1), '[]')
     as procedure,
+  ${list(
+    'mp.step, mp.photograph_id as id',
+    'model_photograph mp join photograph g on g.id = mp.photograph_id where mp.model_id = machine.model_id and g.removed_at is null',
+    'id',
+  )} as "modelPhotographs",
   ${list('id, step, what, count, settled', 'fastener_loss where job_id = job.id', 'id')} as losses,
   ${list('id, station, text', 'condition_mark where job_id = job.id', 'id')} as marks,
   ${list(
@@ -236,7 +251,7 @@ const STATE = `select
   ${list('id, kind, what, started_at, ends_at, ended_at', 'wait where job_id = job.id', 'id')} as waits,
   ${list('id, item, result, before_value, after_value, note, details', 'proof where job_id = job.id', 'id')} as proofs,
   ${list(
-    'g.id, g.at, g.caption, g.width, g.height, p.name as person',
+    'g.id, g.at, g.caption, g.shows, g.width, g.height, p.name as person',
     'photograph g left join person p on p.id = g.person_id where g.job_id = job.id and g.removed_at is null',
     'id',
   )} as photographs,

@@ -3,7 +3,7 @@ import { addDays } from '@/core/service/days';
 import { intervalDays } from '@/core/service/planDue';
 import { kindById } from '@/knowledge';
 import { operatorItemsOn } from '@/knowledge/operatorCare';
-import { useOf } from '@/knowledge/ordinaryUse';
+import { ordinaryUseOf } from '@/knowledge/ordinaryUse';
 import { placesOf, planItemsOn, type PlanItem } from '@/knowledge/plans';
 import { markStale, putPlansDone } from '@/data/plans';
 import { refreshPlans } from '@/shop/plans/refreshPlans';
@@ -87,7 +87,7 @@ function everyDays(m: ServedMachine, items: readonly PlanItem[]): number {
 const machineUse = (m: ServedMachine) => ({
   pets: m.pets,
   hoursPerWeek: m.hours_per_week,
-  ...useOf(m.kind),
+  ...ordinaryUseOf(m.kind),
   trade: m.trade,
   sealedBattery: m.kind === 'scrubber-ride-on',
 });

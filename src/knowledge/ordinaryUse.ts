@@ -22,7 +22,7 @@ const USE_IN_TRADE: Readonly<Record<string, number>> = {
 export const ordinaryHoursPerWeek = (kind: string): number => IN_TRADE[kind] ?? AT_HOME;
 
 /** The same, and how long a machine of the kind runs at one use, hours. */
-export const useOf = (kind: string): { ordinaryHoursPerWeek: number; hoursPerUse: number } => ({
+export const ordinaryUseOf = (kind: string): { ordinaryHoursPerWeek: number; hoursPerUse: number } => ({
   ordinaryHoursPerWeek: ordinaryHoursPerWeek(kind),
   hoursPerUse: USE_IN_TRADE[kind] ?? USE_AT_HOME,
 });

@@ -1,3 +1,6 @@
+import sharp from 'sharp';
+import { keepPhotograph } from './photographs/keepPhotograph';
+import { addPhotographs } from './photographs/photographs';
 import { randomUUID } from 'node:crypto';
 import type { Knex } from 'knex';
 import { insertPerson } from '@/data/people';
@@ -143,4 +146,13 @@ export async function refusal(deed: Promise<unknown>): Promise<ProblemError> {
   );
   if (end instanceof ProblemError) return end;
   throw end ?? new Error('It was not refused.');
+}
+
+/** A photograph of a job, of what it shows; a grey picture of its own. @returns its id */
+export async function photographed(person: Person, job: number, shows: string, caption = ''): Promise<number> {
+  const noise = { type: 'gaussian' as const, mean: 128, sigma: 40 };
+  const picture = sharp({ create: { width: 240, height: 180, channels: 3, background: '#888', noise } });
+  const { id } = await keepPhotograph(person, await picture.jpeg().toBuffer());
+  await addPhotographs(person, job, { ...(await base(job)), photographs: [id], caption, shows });
+  return id;
 }

@@ -11,7 +11,7 @@ import { operatorSheet } from './operatorSheet/operatorSheet';
 import { refreshPlans, refreshStale } from './plans/refreshPlans';
 import { recordMeter } from './recordMeter/recordMeter';
 import { rounds } from './rounds/rounds';
-import { base, newJobDto, refusal, testShop, toHandBack } from './scene.fixture';
+import { base, newJobDto, refusal, testShop, photographed, toHandBack } from './scene.fixture';
 import { serveItem } from './serveItem/serveItem';
 import type { ServeItemDto } from './serveItem/dto';
 import { serviceReport, serviceReportPdf } from './serviceReport/serviceReport';
@@ -469,6 +469,16 @@ describe('the operator', () => {
       ]),
     );
     expect(rows('What the operator did')).toContainEqual(['Clear the deck while it is wet', 'on 3 of 20 days']);
+    // A photograph stands at its line, before what else was photographed.
+    await photographed(shop.person, job, 'step:lid-open');
+    await photographed(shop.person, job, 'item:inlets-clear');
+    const shown = await serviceReport(job);
+    expect(shown.photographs.map((p) => p.caption)).toEqual(['1  Squeegee inlets cleared', '2']);
+    expect(shown.sections.find((s) => s.title === 'The list')!.rows).toContainEqual([
+      'Squeegee inlets cleared',
+      'worn',
+      'photograph 1',
+    ]);
     const { name, bytes } = await serviceReportPdf(job);
     expect(name).toBe(`service-report-${machine.tag}-${job}`);
     expect(Buffer.from(bytes.subarray(0, 5)).toString()).toBe('%PDF-');

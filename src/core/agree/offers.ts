@@ -63,6 +63,24 @@ export interface OfferTerms {
   offMinor: number;
 }
 
+/** By when an offer is done and how long the shop stands for it; one offer may differ from the rest. */
+export interface OfferPromise {
+  readyOn: string;
+  warrantyDays: number;
+}
+
+/**
+ * What is promised of one offer.
+ * @example promiseOf({ readyOn: '2030-01-04', warrantyDays: 90, each: [{ offer: 'all', readyOn: '2030-01-09', warrantyDays: 180 }] }, 'all') // → { readyOn: '2030-01-09', warrantyDays: 180 }
+ */
+export function promiseOf(
+  { readyOn, warrantyDays, each = [] }: OfferPromise & { each?: readonly (OfferPromise & { offer: OfferId })[] },
+  offer: OfferId,
+): OfferPromise {
+  const own = each.find((e) => e.offer === offer);
+  return own ? { readyOn: own.readyOn, warrantyDays: own.warrantyDays } : { readyOn, warrantyDays };
+}
+
 export interface PricedLine extends Pick<OfferLine, 'label' | 'sort' | 'thousandths' | 'minutes' | 'fault' | 'code'> {
   /** The line that it comes from; null for what makes up the least that is charged. */
   line: string | null;

@@ -148,6 +148,19 @@ describe('an estimate', () => {
     expect(await shop.db('estimate').where({ job_id: job })).toHaveLength(2);
   });
 
+  test('each offer is promised by itself: its day becomes the machine’s when it is agreed to', async () => {
+    const job = await beltGone();
+    const each = [{ offer: 'minimum' as const, readyOn: '2198-06-01', warrantyDays: 30 }];
+    await offer(job, { each });
+    expect((await agree(job)).estimate!.terms).toMatchObject({ readyOn: '2199-01-01', warrantyDays: 90, each });
+    const past = { ...each[0]!, readyOn: addDays(today, -1) };
+    expect((await refusal(offer(job, { each: [past] }))).fields).toEqual([
+      { field: 'each[0].readyOn', message: 'That day is past.' },
+    ]);
+    await agreeTo(shop.person, job, { offer: 'minimum' });
+    expect((await readJob(job)).promisedOn).toBe('2198-06-01');
+  });
+
   test('labour without a rate, a day that is past, too much off, nothing in it: each refused at its field', async () => {
     const job = await beltGone();
     const fields = async (more: Partial<MakeEstimateDto>) =>

@@ -14,7 +14,14 @@ import {
   Max,
   Min,
 } from 'class-validator';
-import { LINE_GROUPS, type LineGroup, type OfferId, type OfferLine } from '@/core/agree/offers';
+import {
+  LINE_GROUPS,
+  OFFERS,
+  type LineGroup,
+  type OfferId,
+  type OfferLine,
+  type OfferPromise,
+} from '@/core/agree/offers';
 import { LINE_SORTS, type LineSort, type TaxRules } from '@/core/money/bill';
 import type { Charges } from '@/core/money/terms';
 import type { WearNow } from '@/knowledge/waysOn';
@@ -112,6 +119,21 @@ export class ReplacementDto {
   doubtMonths!: number | null;
 }
 
+/** One offer is ready on another day, or stood for longer or shorter, than the rest. */
+export class OfferPromiseDto implements OfferPromise {
+  @IsIn(OFFERS.map((o) => o.id))
+  offer!: OfferId;
+
+  @Matches(DAY, { message: 'A date.' })
+  @IsISO8601({ strict: true }, { message: 'There is no such day.' })
+  readyOn!: string;
+
+  @IsInt({ message: 'Whole days.' })
+  @Min(0, { message: 'From nought.' })
+  @Max(3650, { message: 'Ten years at most.' })
+  warrantyDays!: number;
+}
+
 /** What is put before the owner. The one that was made before stands in the history. */
 export class MakeEstimateDto extends JobDeedDto {
   @IsArray()
@@ -144,6 +166,13 @@ export class MakeEstimateDto extends JobDeedDto {
   @Min(0)
   @Max(3650)
   warrantyDays!: number;
+
+  /** Offers that are promised otherwise. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(3)
+  @Nested(() => OfferPromiseDto, { each: true })
+  each?: OfferPromiseDto[];
 
   /** For the owner: what else is to be said, and what they asked for. */
   @IsString()

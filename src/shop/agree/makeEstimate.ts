@@ -32,6 +32,9 @@ export const makeEstimate = jobDeed({
     refuseIf([
       ...lineProblems(dto, kind.id, state),
       ...(dto.readyOn < today ? [{ field: 'readyOn', message: 'That day is past.' }] : []),
+      ...(dto.each ?? []).flatMap((e, i) =>
+        e.readyOn < today ? [{ field: `each[${i}].readyOn`, message: 'That day is past.' }] : [],
+      ),
     ]);
     const offers = pricedOffers(lines, dto, state);
     const most = offers.at(-1)?.bill.grossMinor ?? 0;
@@ -47,6 +50,7 @@ export const makeEstimate = jobDeed({
       readyOn: dto.readyOn,
       validUntil: addDays(today, charges.offerDays),
       warrantyDays: dto.warrantyDays,
+      each: (dto.each ?? []).map(({ offer, readyOn, warrantyDays }) => ({ offer, readyOn, warrantyDays })),
       words: dto.words.trim(),
       exempt: state.customer.taxExempt,
       included: taxesOf(state.shop.taxes).included,

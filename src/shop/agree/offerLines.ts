@@ -1,6 +1,6 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
 import type { OfferLine } from '@/core/agree/offers';
-import { faultById, knowledge } from '@/knowledge';
+import { faultById } from '@/knowledge';
 import { offeredParts } from '@/knowledge/offeredParts';
 import { roleOf, takenBy } from '@/knowledge/repairWork';
 import { isSafetyFault } from '@/knowledge/safetyFaults';

@@ -7,7 +7,7 @@ import { bestBundle, type Bundle, type BundleStep, type ExtraJob } from '@/core/
 import type { Procedure, StripStep } from '@/core/strip/procedure';
 import { stepsToOpen } from '@/core/strip/reach';
 import type { JobState } from '@/data/jobState';
-import { faultById, faultLabel, knowledge } from '@/knowledge';
+import { faultById, faultLabel } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { repairNeeds } from '@/knowledge/repairWork';
 import { isSafetyFault } from '@/knowledge/safetyFaults';

@@ -1,4 +1,4 @@
-import type { OfferId, OfferLine } from '@/core/agree/offers';
+import { promiseOf, type OfferId, type OfferLine } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
 import { addDays, daysBetween } from '@/core/service/days';
 import { insertAnswer, type AnswerWay } from '@/data/agree';
@@ -72,6 +72,8 @@ export async function writeAnswer(scene: DeedScene, dto: Answered): Promise<void
     link_id: dto.linkId,
   });
   const gross = estimate?.offers.find((o) => o.id === offer)?.bill.grossMinor;
+  // What was agreed to is what is promised from now on.
+  if (estimate && offer) change({ promised_on: promiseOf(estimate.terms, offer).readyOn });
   const more = [
     offer && gross !== undefined ? `${offer}, ${money(gross)}` : '',
     dto.says === 'limit' ? money(dto.limitMinor!) : '',

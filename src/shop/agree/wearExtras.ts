@@ -3,7 +3,7 @@ import { chanceWithin, meanRemainingYears } from '@/core/stats/weibull';
 import type { BundleStep, ExtraJob } from '@/core/strip/bundle';
 import type { Procedure, StripStep } from '@/core/strip/procedure';
 import type { JobState } from '@/data/jobState';
-import { faultById, knowledge } from '@/knowledge';
+import { faultById } from '@/knowledge';
 import { oneState } from '@/knowledge/oneState';
 import type { WearNow } from '@/knowledge/waysOn';
 import { broughtWith, wearLives } from '@/knowledge/wearLives';

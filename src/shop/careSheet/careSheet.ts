@@ -22,10 +22,18 @@ function endingOf(job: JobFacts): CareSheetView['ending'] {
 }
 
 /** What became of the owner's own idea; nothing is said of one that nobody answered. */
-function guessOf(job: JobFacts, faults: string[], label: (id: string) => string): CareSheetView['customerGuess'] {
+function guessOf(job: JobFacts, faults: string[]): CareSheetView['customerGuess'] {
   const idea = job.customerDiagnosis;
   const became = idea === null ? 'open' : ideaAnswered(idea, faults, job.complaints);
   return idea === null || became === 'open' ? null : { said: faultLabel(idea), right: became === 'right' };
+}
+
+const IN_ORDER = ['fault', 'item', 'check', '', 'step'];
+
+/** What was found goes before what was read and how it lay on the way in. */
+function foundFirst({ photographs }: JobFacts): JobFacts['photographs'] {
+  const place = ({ shows }: JobFacts['photographs'][number]) => IN_ORDER.indexOf(shows.split(':', 1)[0]!);
+  return [...photographs].sort((a, b) => place(a) - place(b) || a.id - b.id);
 }
 
 /** The sheet that goes home with the machine. @throws ProblemError 404 */
@@ -45,7 +53,7 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
     shop: shop.name,
     paper: shop.paper,
     today: dayInZone(new Date(), shop.zone),
-    job,
+    job: { ...job, photographs: foundFirst(job) },
     found: [...faults.map(faultLabel), ...(job.foundWords ? [job.foundWords] : [])],
     ending: endingOf(job),
     leftOpen: [
@@ -89,6 +97,6 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
           : [{ label: planItem(p.item)?.label ?? p.item, dueOn: p.due_on, byYou: p.by_its_people }],
       )
       .slice(0, 6),
-    customerGuess: guessOf(job, faults, faultLabel),
+    customerGuess: guessOf(job, faults),
   };
 }

@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { agreedJob, offeredJob } from '../agree/offered.fixture';
 import { readJob } from '../odds/readJob';
-import { agreeTo, base, openJob, refusal, testShop } from '../scene.fixture';
+import { agreeTo, base, openJob, photographed, refusal, testShop } from '../scene.fixture';
 import { epcCode } from './epcCode';
 import { issueDocument } from './issueDocument';
 import { listDocuments, paperOf, paperPdf, paperUbl } from './readDocument';
 import { closeDay, takings } from './takings';
+import { makeEstimate } from '../agree/makeEstimate';
+import { removePhotograph } from '../photographs/photographs';
 import { takePayment } from './takePayment';
 import type { IssueDocumentDto, TakePaymentDto } from './dto';
 
@@ -51,6 +53,35 @@ describe('papers', () => {
       expect(total(/^Net/) + total(/^VAT/)).toBe(total(/^To pay/));
     });
     expect(content.said.find((s) => s.title === 'We found')!.texts).toEqual(['Belt broken.']);
+  });
+
+  test('what was found is shown on the paper, until its photograph is taken out of sight', async () => {
+    const job = await offeredJob(shop.person, shop.models[K1]!);
+    await photographed(shop.person, job, 'step:plate-screws', 'two lengths');
+    const mine = await photographed(shop.person, job, 'fault:belt-broken');
+    const { id } = await issue(job, 'estimate');
+    expect((await paperOf(id)).pictures).toEqual([{ id: mine, caption: 'Belt broken' }]);
+    const withIt = (await paperPdf(id)).bytes.length;
+    await removePhotograph(shop.person, job, { ...(await base(job)), photograph: mine });
+    expect((await paperOf(id)).pictures).toEqual([]);
+    const without = (await paperPdf(id)).bytes.length;
+    expect(withIt - without).toBeGreaterThan(2000);
+  });
+
+  test('offers that are promised alike say it once, others each for itself', async () => {
+    const job = await offeredJob(shop.person, shop.models[K1]!);
+    const { estimate } = (await readJob(job)).agree;
+    const { content: alike } = await paperOf((await issue(job, 'estimate')).id);
+    expect(alike.terms[0]).toBe('Ready on 2199-01-01 if you answer in time. We stand for our work for 90 days.');
+    const each = [{ offer: 'minimum' as const, readyOn: '2198-06-01', warrantyDays: 30 }];
+    const { exempt: _, included: __, validUntil: ___, ...terms } = estimate!.terms;
+    const lines = [...estimate!.lines, { ...estimate!.lines[0]!, id: 'more', group: 'now' as const, fault: null }];
+    await makeEstimate(shop.person, job, { ...(await base(job)), ...terms, lines, each });
+    const { content } = await paperOf((await issue(job, 'estimate')).id);
+    expect(content.terms.slice(0, 2)).toEqual([
+      'The least we stand behind: ready on 2198-06-01. We stand for our work for 30 days.',
+      'What we recommend: ready on 2199-01-01. We stand for our work for 90 days.',
+    ]);
   });
 
   test('numbers have no gaps, whoever presses at once and whatever fails between', async () => {

@@ -1,4 +1,11 @@
-import { GROUP_TITLES, OFFER_TITLES, type Offer, type PricedLine } from '@/core/agree/offers';
+import {
+  GROUP_TITLES,
+  OFFER_TITLES,
+  promiseOf,
+  type Offer,
+  type OfferPromise,
+  type PricedLine,
+} from '@/core/agree/offers';
 import { billOf, type BillLine } from '@/core/money/bill';
 import { moneyText } from '@/core/money/currency';
 import { addDays } from '@/core/service/days';
@@ -46,6 +53,7 @@ function headOf(kind: DocumentKind, { facts, state, letterhead, shopName, today 
     locale: state.shop.locale,
     currency: state.shop.currency,
     said: [],
+    pictures: [],
     columns: [],
     groups: [],
     totals: [],
@@ -88,6 +96,17 @@ function detailOf(line: PricedLine, { state }: PaperGiven): string {
   if (line.minutes !== null) return `${line.minutes} min`;
   const each = moneyText(line.eachMinor, state.shop.currency, state.shop.locale);
   return line.thousandths === 1000 ? '' : `${line.thousandths / 1000} × ${each}`;
+}
+
+/** More would push the prices off the page. */
+const MOST_PICTURES = 3;
+
+/** The photographs of what was found, the cause first: with them the owner sees what their own idea is answered by. */
+function picturesOf({ facts }: PaperGiven): PaperContent['pictures'] {
+  return facts.proved
+    .flatMap((fault) => facts.photographs.filter((p) => p.shows === `fault:${fault}`))
+    .slice(0, MOST_PICTURES)
+    .map(({ id, shows, caption }) => ({ id, caption: caption || faultLabel(shows.slice('fault:'.length)) }));
 }
 
 /** Offers side by side, each column adding up by itself. */
@@ -199,10 +218,11 @@ function estimatePaper(given: PaperGiven): PaperContent {
         ? [{ title: 'Not worth it', texts: notWorth.map((l) => `${l.label}: ${l.reason}`) }]
         : []),
     ],
+    pictures: picturesOf(given),
     ...table(estimate.offers, estimate, given),
     terms: [
-      `Ready on ${terms.readyOn} if you answer in time. These prices hold until ${terms.validUntil}.`,
-      `We stand for our work for ${terms.warrantyDays} days.`,
+      ...promisesOf(estimate),
+      `These prices hold until ${terms.validUntil}.`,
       ...(terms.depositMinor > 0 ? [`Before we begin we ask for ${money(terms.depositMinor)}.`] : []),
       ...(fee > 0 ? [`Looking for the fault costs ${money(fee)}; it falls away when we repair it.`] : []),
       ...(terms.included && !terms.exempt ? ['Prices are told with their taxes.'] : []),
@@ -210,6 +230,17 @@ function estimatePaper(given: PaperGiven): PaperContent {
     ],
     signs: [...warnings(estimate, estimate.offers), { text: 'I agree to: ____________________', danger: false }],
   };
+}
+
+const promiseWords = ({ readyOn, warrantyDays }: OfferPromise) =>
+  `Ready on ${readyOn}. We stand for our work for ${warrantyDays} days.`;
+
+/** One sentence where all offers are promised alike, otherwise one for each. */
+function promisesOf({ offers, terms }: EstimateView): string[] {
+  const each = offers.map((o) => promiseWords(promiseOf(terms, o.id)));
+  return new Set(each).size === 1
+    ? [each[0]!.replace('.', ' if you answer in time.')]
+    : offers.map((o, i) => `${OFFER_TITLES[o.id]}: ${each[i]!.replace('Ready', 'ready')}`);
 }
 
 /** A second weakness is said before money is spent on the first. */
@@ -239,11 +270,9 @@ function orderPaper(given: PaperGiven): PaperContent {
         texts: [`${answer.who}, ${answer.at.slice(0, 10)}${answer.words ? `: “${answer.words}”` : '.'}`],
       },
     ],
+    pictures: picturesOf(given),
     ...table([offer], estimate, given),
-    terms: [
-      `Ready on ${estimate.terms.readyOn}. We stand for our work for ${estimate.terms.warrantyDays} days.`,
-      ...schoolTerms(given),
-    ],
+    terms: [promiseWords(promiseOf(estimate.terms, offer.id)), ...schoolTerms(given)],
     signs: warnings(estimate, [offer]),
   };
 }
@@ -273,7 +302,7 @@ function invoicePaper(given: PaperGiven): PaperContent {
     ],
     terms: [
       payDays > 0 ? `To be paid by ${addDays(today, payDays)}.` : 'To be paid on receipt.',
-      `We stand for our work for ${estimate.terms.warrantyDays} days.`,
+      `We stand for our work for ${promiseOf(estimate.terms, offer.id).warrantyDays} days.`,
       ...(given.state.customer.taxExempt ? ['No tax is charged: the customer is exempt.'] : []),
     ],
     bill: {
@@ -300,6 +329,7 @@ function unrepairedPaper(given: PaperGiven): PaperContent {
       ...foundOf(given),
       ...(answer ? [{ title: 'You answered', texts: [`${answer.who}: “${answer.words || answer.says}”`] }] : []),
     ],
+    pictures: picturesOf(given),
     columns: ['To pay'],
     groups:
       lines.length > 0

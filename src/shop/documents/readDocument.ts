@@ -1,4 +1,5 @@
 import { database } from '@/data/database';
+import { seenPhotographs } from '@/data/photographs';
 import { correctionOf, documentById, documents } from '@/data/documents';
 import { shopSettings } from '@/data/shopSettings';
 import { documentName } from '../standing/documentName';
@@ -7,6 +8,7 @@ import { inPaperThread } from '../papers/paperThreads';
 import { notFound, refuseIf } from '../problem';
 import type { DocumentsView } from './dto';
 import type { PaperContent, PaperView } from '../papers/dto';
+import { drawnPictures } from '../pictures/drawnPictures';
 import { epcCode } from './epcCode';
 import { ublInvoice } from './ublInvoice';
 
@@ -19,6 +21,11 @@ export async function paperOf(id: number): Promise<PaperView> {
   const content = row.content as PaperContent;
   const later = await correctionOf(db, row.id);
   const correcting = row.corrects === null ? undefined : await documentById(db, row.corrects);
+  const pictures = content.pictures ?? [];
+  const seen = await seenPhotographs(
+    db,
+    pictures.map((p) => p.id),
+  );
   const code = content.pay
     ? epcCode(content.shop, { minor: content.pay.minor, currency: row.currency }, documentName(row))
     : null;
@@ -30,13 +37,15 @@ export async function paperOf(id: number): Promise<PaperView> {
     corrects: correcting ? documentName(correcting) : null,
     correctedBy: later ? documentName(later) : null,
     qr: code === null ? null : squareCode(code),
+    pictures: pictures.filter((p) => seen.includes(p.id)),
   };
 }
 
 /** A paper as PDF. @throws ProblemError 404; 503 when too many papers are written already */
 export async function paperPdf(id: number): Promise<{ name: string; bytes: Uint8Array<ArrayBuffer> }> {
   const view = await paperOf(id);
-  return { name: view.name, bytes: new Uint8Array(await inPaperThread('documentPaper', view)) };
+  const pictures = await drawnPictures(database(), view.pictures);
+  return { name: view.name, bytes: new Uint8Array(await inPaperThread('documentPaper', { view, pictures })) };
 }
 
 /** An invoice or a credit note as UBL 2.1. @throws ProblemError 404; 400 for a paper that is neither */

@@ -1,6 +1,6 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
 import type { JobState } from '@/data/jobState';
-import { faultById, knowledge } from '@/knowledge';
+import { faultById } from '@/knowledge';
 
 /** Faults of protections that are bridged on this machine: until the switch itself is replaced. */
 export function bridgedOn(kind: Kind, { bridges, partAges }: Pick<JobState, 'bridges' | 'partAges'>): string[] {

@@ -163,6 +163,8 @@ export interface StripView {
   losses: Loss[];
   /** How this model differs from its kind. */
   changes: Change[];
+  /** Photographs that the model has at its steps, from any machine of it. */
+  pictures: { step: string; id: number }[];
 }
 
 export type Visit = '' | 'service' | 'height' | 'new-part' | 'before-sale';

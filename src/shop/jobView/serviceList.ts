@@ -3,7 +3,7 @@ import { addDays } from '@/core/service/days';
 import { isPlanned, type MachineUse } from '@/core/service/planDue';
 import type { JobState } from '@/data/jobState';
 import type { PlanRow } from '@/data/plans';
-import { useOf } from '@/knowledge/ordinaryUse';
+import { ordinaryUseOf } from '@/knowledge/ordinaryUse';
 import { planItemsOn } from '@/knowledge/plans';
 import type { ServiceLine } from './dto';
 
@@ -36,7 +36,7 @@ export function serviceList(kind: Kind, of: Serviced, today: string): ServiceLin
   const use: MachineUse = {
     pets: machine.pets,
     hoursPerWeek: Number(machine.hours_per_week),
-    ...useOf(kind.id),
+    ...ordinaryUseOf(kind.id),
     trade: customer.kind === 'business',
     sealedBattery: model.sealed_battery,
   };

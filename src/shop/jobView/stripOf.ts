@@ -68,6 +68,7 @@ export function stripOf(
       cups: tray.cups,
       losses: state.losses,
       changes: changesOf(state),
+      pictures: state.modelPhotographs,
     },
     visitOrder: state.job.visit !== '' ? visitOrder(kind, procedure, service, opened, absent) : null,
     rebuild: wayBack(

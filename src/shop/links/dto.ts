@@ -58,7 +58,8 @@ export interface LinkView {
   customer: string;
   machine: string;
   said: PaperContent['said'];
-  photographs: { id: number; caption: string }[];
+  /** `found`: what was found, where it shows that; empty otherwise. */
+  photographs: { id: number; caption: string; found: string }[];
   estimate: {
     id: number;
     number: number;

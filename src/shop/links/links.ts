@@ -4,6 +4,8 @@ import { insertLink, openLink, revokeLinks, sawLink } from '@/data/links';
 import { jobState } from '@/data/jobState';
 import { personById } from '@/data/people';
 import { smallPhotographOfJob } from '@/data/photographs';
+import { faultLabel } from '@/knowledge';
+import type { JobFacts } from '../jobView/dto';
 import { shopSettings } from '@/data/shopSettings';
 import { ownersWords, type OwnersWords } from '@/knowledge/ownersPhrases';
 import type { Person } from '../access/person';
@@ -59,6 +61,12 @@ export const revokeLink = jobDeed({
 const linkOf = (token: string, address: string) =>
   openedBy(database(), token, address, 'This page', (hash) => openLink(database(), hash));
 
+/** What was found first: it answers the owner’s own idea. */
+const inOrder = ({ photographs }: Pick<JobFacts, 'photographs'>) =>
+  [...photographs].sort(
+    (a, b) => Number(b.shows.startsWith('fault:')) - Number(a.shows.startsWith('fault:')) || a.id - b.id,
+  );
+
 /** What the page of a link shows. @throws ProblemError 404, 429 */
 export async function linkView(token: string, address: string): Promise<LinkView> {
   const db = database();
@@ -87,7 +95,11 @@ export async function linkView(token: string, address: string): Promise<LinkView
     customer: facts.customer.name,
     machine: `${facts.machine.maker} ${facts.machine.model}`,
     said: paper?.said ?? [],
-    photographs: facts.photographs.map(({ id, caption }) => ({ id, caption })),
+    photographs: inOrder(facts).map(({ id, caption, shows }) => ({
+      id,
+      caption,
+      found: shows.startsWith('fault:') ? faultLabel(shows.slice('fault:'.length)) : '',
+    })),
     estimate:
       estimate && paper
         ? {

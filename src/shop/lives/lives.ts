@@ -19,7 +19,7 @@ import { markStale, ownIntervals, putOwnInterval } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
 import { faultById, knowledge } from '@/knowledge';
 import { procedures } from '@/knowledge/kinds';
-import { ordinaryHoursPerWeek, useOf } from '@/knowledge/ordinaryUse';
+import { ordinaryHoursPerWeek, ordinaryUseOf } from '@/knowledge/ordinaryUse';
 import { planItem, planItemsOn } from '@/knowledge/plans';
 import { wearLives } from '@/knowledge/wearLives';
 import { owner } from '../access/roles';
@@ -136,7 +136,7 @@ export async function lifeOfFault(kind: string, fault: string): Promise<LifeView
     pets: false,
     trade: true,
     hoursPerWeek: ordinaryHoursPerWeek(kind),
-    ...useOf(kind),
+    ...ordinaryUseOf(kind),
     sealedBattery: null,
   };
   return {

@@ -1,20 +1,22 @@
 import pdfmake from 'pdfmake';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { moneyText } from '@/core/money/currency';
-import type { PaperContent, PaperView } from './dto';
+import type { PaperContent, PaperOrder } from './dto';
+import { pictureRows } from './pictureRows';
 import { prepareTypefaces } from './preparedTypefaces';
 import { inTypefaces } from './typefaces';
 
 /** A paper of a job, on the shop’s size, as PDF (ISO 32000) with its typefaces in it. */
-export async function documentPaper(view: PaperView): Promise<Uint8Array> {
+export async function documentPaper(order: PaperOrder): Promise<Uint8Array> {
   prepareTypefaces();
-  const buffer = await pdfmake.createPdf(layout(view)).getBuffer();
+  const buffer = await pdfmake.createPdf(layout(order)).getBuffer();
   return new Uint8Array(buffer);
 }
 
 const say = (text: string) => inTypefaces(text);
 
-function layout({ name, content: c, paper, corrects, correctedBy, qr }: PaperView): TDocumentDefinitions {
+function layout({ view, pictures }: PaperOrder): TDocumentDefinitions {
+  const { name, content: c, paper, corrects, correctedBy, qr } = view;
   if (c.kind === 'label') return label(c);
   return {
     pageSize: paper === 'A4' ? 'A4' : 'LETTER',
@@ -64,6 +66,7 @@ function layout({ name, content: c, paper, corrects, correctedBy, qr }: PaperVie
         { text: say(s.title), style: 'head' },
         ...s.texts.map((t) => ({ text: say(t) })),
       ]),
+      ...pictureRows(pictures, { columns: 3, width: 158, height: 110 }),
       ...(c.box ? [box(c.box)] : []),
       ...(c.columns.length > 0 ? [table(c)] : []),
       ...c.terms.map((t, i) => ({ text: say(t), margin: [0, i === 0 ? 10 : 2, 0, 0] }) as Content),

@@ -22,6 +22,8 @@ export interface PaperContent {
   locale: string;
   currency: string;
   said: { title: string; texts: string[] }[];
+  /** Photographs of what was found; absent of papers of before they could be shown. */
+  pictures?: { id: number; caption: string }[];
   /** Offers side by side; one for everything else. */
   columns: string[];
   groups: { title: string; rows: { label: string; detail: string; minor: (number | null)[] }[] }[];
@@ -45,6 +47,14 @@ export interface PaperView {
   correctedBy: string | null;
   /** EPC069-12, as SVG; null where it cannot be paid so. */
   qr: string | null;
+  /** Those of its photographs that may be seen still. */
+  pictures: { id: number; caption: string }[];
+}
+
+/** A paper with what is drawn into its file. */
+export interface PaperOrder {
+  view: PaperView;
+  pictures: { caption: string; jpegBase64: string }[];
 }
 
 /** A report as it stands on the screen, on paper and in a file: made once, drawn three times. */

@@ -1,6 +1,7 @@
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { ReportSection, ServiceReportView } from './dto';
+import { pictureRows } from './pictureRows';
 import { prepareTypefaces } from './preparedTypefaces';
 import { inTypefaces as say } from './typefaces';
 
@@ -56,16 +57,7 @@ function layout({ view, pictures }: ReportOrder): TDocumentDefinitions {
       ...(pictures.length > 0
         ? [
             { text: 'Photographs', style: 'head' } as Content,
-            ...inPairs(pictures).map((pair): Content => ({
-              columns: pair.map((p) => ({
-                stack: [
-                  { image: `data:image/jpeg;base64,${p.jpegBase64}`, fit: [245, 180] },
-                  { text: say(p.caption), fontSize: 8 },
-                ],
-                margin: [0, 0, 8, 8],
-              })),
-              unbreakable: true,
-            })),
+            ...pictureRows(pictures, { columns: 2, width: 245, height: 180 }),
           ]
         : []),
     ],
@@ -88,5 +80,3 @@ function section({ title, rows }: ReportSection): Content[] {
         },
   ];
 }
-
-const inPairs = <T>(list: readonly T[]): T[][] => list.flatMap((_, i) => (i % 2 === 0 ? [list.slice(i, i + 2)] : []));

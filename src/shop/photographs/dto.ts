@@ -1,4 +1,4 @@
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsString, Length } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsOptional, IsString, Length, Matches } from 'class-validator';
 import { JobDeedDto } from '../jobDeed/dto';
 
 /** Photographs that were sent before, given to a job. */
@@ -12,6 +12,11 @@ export class AddPhotographsDto extends JobDeedDto {
   @IsString()
   @Length(0, 300, { message: 'At most 300 characters.' })
   caption!: string;
+
+  /** What it shows: a step of the way in, an item of the service, a check or a fault. @example 'fault:belt-broken' */
+  @IsOptional()
+  @Matches(/^(step|item|check|fault):[a-z][a-z0-9-]{0,59}$/, { message: 'step, item, check or fault, and which.' })
+  shows?: string;
 }
 
 export class RemovePhotographDto extends JobDeedDto {

@@ -14,7 +14,7 @@ export const addPhotographs = jobDeed({
   dto: AddPhotographsDto,
   async work({ db, jobId, machineId, person, tell }, dto) {
     const ids = [...new Set(dto.photographs)];
-    const to = { machine_id: machineId, job_id: jobId, caption: dto.caption.trim() };
+    const to = { machine_id: machineId, job_id: jobId, caption: dto.caption.trim(), shows: dto.shows ?? '' };
     const given = await attachPhotographs(db, ids, person.id, to);
     refuseIf(
       given < ids.length

@@ -6,6 +6,7 @@ export function photographView(row: PhotographRow): PhotographView {
     id: row.id,
     at: row.at.toISOString(),
     caption: row.caption,
+    shows: row.shows,
     width: row.width,
     height: row.height,
     by: row.person,

@@ -4,7 +4,7 @@ import { runningHours, type RunningHours } from '@/core/service/runningHours';
 import { sinceRenewed, wearDue, type WearDay } from '@/core/service/wearDue';
 import type { PlanInputs, PlanRow } from '@/data/plans';
 import { kindById } from '@/knowledge';
-import { useOf } from '@/knowledge/ordinaryUse';
+import { ordinaryUseOf } from '@/knowledge/ordinaryUse';
 import { planItemsOn, type PlanItem } from '@/knowledge/plans';
 
 /** An item of one machine: the rule that holds for it, what is known, and when it falls due. */
@@ -46,7 +46,7 @@ export function machineUse(inputs: PlanInputs, running = runningOf(inputs)): Mac
   return {
     pets: machine.pets,
     hoursPerWeek: 7 * running.perDay,
-    ...useOf(kind),
+    ...ordinaryUseOf(kind),
     trade,
     sealedBattery,
   };

@@ -137,14 +137,16 @@ export class PutProcedureDto extends DeedDto {
   why!: string;
 }
 
+const REMEMBERED = ['drop', 'note', 'count', 'move', 'add', 'photograph', 'as-its-kind'] as const;
+
 /** One press on a step: this model is like that. */
 export class RememberStepDto extends JobDeedDto {
   @Matches(STEP, { message: 'The id of a step.' })
   step!: string;
 
   /** As its kind: what was remembered of the step is forgotten. */
-  @IsIn(['drop', 'note', 'count', 'as-its-kind'], { message: 'Drop, note, count or as its kind.' })
-  sort!: 'drop' | 'note' | 'count' | 'as-its-kind';
+  @IsIn(REMEMBERED, { message: `One of ${REMEMBERED.join(', ')}.` })
+  sort!: (typeof REMEMBERED)[number];
 
   @IsOptional()
   @IsString()
@@ -159,6 +161,39 @@ export class RememberStepDto extends JobDeedDto {
   @Min(1, { each: true })
   @Max(99, { each: true })
   counts?: number[];
+
+  /** Move: the step that it comes after. */
+  @IsOptional()
+  @Matches(STEP, { message: 'The id of a step.' })
+  after?: string;
+
+  /** Add: what is done there, after `step`. */
+  @IsOptional()
+  @IsString()
+  @Length(3, 200, { message: 'What is done: 3 to 200 characters.' })
+  label?: string;
+
+  @IsOptional()
+  @IsString()
+  @Length(0, 40, { message: 'At most 40 characters.' })
+  tool?: string;
+
+  @IsOptional()
+  @IsNumber({ maxDecimalPlaces: 2 }, { message: 'Minutes.' })
+  @Min(0.05, { message: 'Above nought.' })
+  @Max(240, { message: 'At most 240 minutes.' })
+  minutes?: number;
+
+  /** Add: what is done on the way back. */
+  @IsOptional()
+  @IsString()
+  @Length(3, 200, { message: 'What is done on the way back: 3 to 200 characters.' })
+  back?: string;
+
+  /** One of the job that shows it. */
+  @IsOptional()
+  @IsInt()
+  photograph?: number;
 }
 
 /** A model’s procedure: what changes, and the steps that come of it. */

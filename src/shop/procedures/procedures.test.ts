@@ -3,7 +3,7 @@ import addFormats from 'ajv-formats';
 import { randomUUID } from 'node:crypto';
 import type { Change } from '@/core/strip/changed';
 import { readJob } from '../odds/readJob';
-import { base, openJob, refusal, testShop } from '../scene.fixture';
+import { base, openJob, photographed, refusal, testShop } from '../scene.fixture';
 import { stripStep } from '../stripStep/stripStep';
 import { kindProcedure, modelProcedure, putProcedure, rememberStep, wayFor } from './procedures';
 import { procedureSchema } from './procedureSchema';
@@ -95,6 +95,41 @@ test('one press remembers a step for the model, another press forgets it', async
     '2 numbers belong to this step.',
   );
   expect((await refusal(remember(job, 'plate-screws', { sort: 'note' }))).fields[0]!.field).toBe('text');
+});
+
+test('a step more, another place, and a photograph are remembered from the machine that lies open', async () => {
+  await put([]);
+  const job = await openJob(shop.person, model(), ['roll-not-turning']);
+  const mine = await photographed(shop.person, job, 'step:plate-screws', 'two lengths');
+  await remember(job, 'knob-off', { sort: 'add', label: 'Badge pried off', tool: 'pry', back: 'Badge on' });
+  await remember(job, 'knob-off', { sort: 'add', label: 'Badge pried off', back: 'Badge on' });
+  await remember(job, 'plate-screws', { sort: 'photograph', photograph: mine });
+  const steps = () =>
+    modelProcedure(model()).then((b) => b.steps.filter((s) => s.access === 'sole-plate').map((s) => s.id));
+  const two = ['own-badge-pried-off', 'own-badge-pried-off-2'];
+  expect((await steps()).filter((id) => two.includes(id)).sort()).toEqual(two);
+  expect((await modelProcedure(model())).problems).toEqual([]);
+  // Another machine of the model: its step shows what was photographed on the first.
+  const other = await openJob(shop.person, model(), ['roll-slow']);
+  expect((await readJob(other)).strip.pictures).toEqual([{ step: 'plate-screws', id: mine }]);
+  // A step that was added is taken out again without a trace; one of the kind moves behind another of its opening.
+  await remember(job, two[0]!, { sort: 'drop' });
+  await remember(job, two[1]!, { sort: 'drop' });
+  expect((await modelProcedure(model())).changes).toEqual([]);
+  expect((await steps()).slice(0, 2)).toEqual(['knob-off', 'plate-screws']);
+  await remember(job, 'knob-off', { sort: 'move', after: 'plate-screws' });
+  expect((await steps()).slice(0, 2)).toEqual(['plate-screws', 'knob-off']);
+  await remember(job, 'knob-off', { sort: 'as-its-kind' });
+  await remember(job, 'plate-screws', { sort: 'as-its-kind' });
+  expect((await readJob(other)).strip.pictures).toEqual([]);
+  const fields = async (step: string, more: object) => (await refusal(remember(job, step, more))).fields[0]!.field;
+  expect(await fields('plate-screws', { sort: 'add', label: 'Badge' })).toBe('back');
+  expect(await fields('plate-screws', { sort: 'move' })).toBe('after');
+  expect(await fields('plate-screws', { sort: 'move', after: 'filter-out' })).toBe('after');
+  expect(await fields('plate-screws', { sort: 'photograph', photograph: mine + 999 })).toBe('photograph');
+  const foreign = await photographed(shop.person, other, 'step:plate-screws');
+  expect(await fields('plate-screws', { sort: 'photograph', photograph: foreign })).toBe('photograph');
+  expect(await fields('no-such-step', { sort: 'note', text: 'x' })).toBe('step');
 });
 
 test('what goes out is what the schema says, and can be read in again', async () => {

@@ -5,6 +5,7 @@ import { stepsToOpen } from '@/core/strip/reach';
 import { wayBack } from '@/core/strip/wayBack';
 import { database } from '@/data/database';
 import { models } from '@/data/machines';
+import { dropModelPhotographs, putModelPhotograph } from '@/data/photographs';
 import { insertProcedure, procedureVersions, stepTimes, type ProcedureRow } from '@/data/strip';
 import { knowledge } from '@/knowledge';
 import { procedures } from '@/knowledge/kinds';
@@ -168,35 +169,109 @@ export const rememberStep = jobDeed({
   roles: bench,
   summary: 'Remember a step for the model',
   dto: RememberStepDto,
-  async work({ db, kind, person, state, tell }, { step: id, sort, text, counts }) {
-    const own = procedures[kind.id]!.steps.find((s) => s.id === id);
-    const isAdded = changesOf(state).some((c) => c.sort === 'add' && c.step === id);
-    if (!own && !isAdded) return refuseIf([{ field: 'step', message: `${kind.id} has no step ${id}.` }]);
-    const rest = (...sorts: Change['sort'][]) =>
-      changesOf(state).filter((c) => c.step !== id || !sorts.includes(c.sort));
-    const fasteners = own?.fasteners ?? [];
-    const label = own?.label ?? id;
-    let changes: Change[];
-    if (sort === 'drop') changes = [...rest('drop', 'note', 'fasteners'), { sort, step: id }];
-    else if (sort === 'note') {
-      if (!text?.trim()) return refuseIf([{ field: 'text', message: 'What is to be remembered?' }]);
-      changes = [...rest('note'), { sort, step: id, text: text.trim() }];
-    } else if (sort === 'count') {
-      if (counts?.length !== fasteners.length || fasteners.length === 0)
-        return refuseIf([{ field: 'counts', message: `${fasteners.length} numbers belong to this step.` }]);
-      changes = [
-        ...rest('fasteners'),
-        { sort: 'fasteners', step: id, fasteners: fasteners.map((f, i) => ({ ...f, count: counts[i]! })) },
-      ];
-    } else changes = rest('drop', 'note', 'fasteners', 'move');
-    await insertProcedure(db, state.model.id, changes, '', person.id);
-    tell('strip', `For every ${state.model.maker} ${state.model.name}: ${SAYS[sort]} “${label}”`);
+  async work({ db, jobId, kind, person, state, tell }, dto) {
+    const { step: id, sort } = dto;
+    const before = changesOf(state);
+    const own = changedBy(procedures[kind.id]!, before).procedure.steps.find((s) => s.id === id);
+    // One that was left out can be had again.
+    const gone = procedures[kind.id]!.steps.find((s) => s.id === id);
+    if (!own && !(sort === 'as-its-kind' && gone))
+      return refuseIf([{ field: 'step', message: `${state.model.name} has no step ${id}.` }]);
+    const { model } = state;
+    const label = (own ?? gone)!.label;
+    const at = { model_id: model.id, step: id, person_id: person.id };
+    if (sort === 'photograph') {
+      const put = dto.photograph !== undefined && (await putModelPhotograph(db, at, dto.photograph, jobId));
+      refuseIf(put ? [] : [{ field: 'photograph', message: 'This photograph is not one of this job.' }]);
+    } else {
+      if (sort === 'as-its-kind') await dropModelPhotographs(db, model.id, id);
+      await insertProcedure(db, model.id, remembered(before, dto, own, procedures[kind.id]!), '', person.id);
+    }
+    tell('strip', `For every ${model.maker} ${model.name}: ${SAYS[sort]} “${label}”`);
   },
 });
+
+/** What changes of the model from now on. @throws ProblemError 400 that names the field that is missing or cannot be */
+function remembered(
+  before: readonly Change[],
+  dto: RememberStepDto,
+  own: Procedure['steps'][number] | undefined,
+  procedure: Procedure,
+): Change[] {
+  const { step: id } = dto;
+  const rest = (...sorts: Change['sort'][]) => before.filter((c) => c.step !== id || !sorts.includes(c.sort));
+  const fasteners = own?.fasteners ?? [];
+  const all = ((): Change[] => {
+    switch (dto.sort) {
+      case 'drop':
+        // One that was added is no step of the kind: it is only forgotten.
+        return before.some((c) => c.step === id && c.sort === 'add')
+          ? rest('add', 'drop', 'note', 'fasteners', 'move')
+          : [...rest('drop', 'note', 'fasteners', 'move'), { sort: 'drop', step: id }];
+      case 'note':
+        if (!dto.text?.trim()) refuseIf([{ field: 'text', message: 'What is to be remembered?' }]);
+        return [...rest('note'), { sort: 'note', step: id, text: dto.text!.trim() }];
+      case 'count':
+        if (dto.counts?.length !== fasteners.length || fasteners.length === 0)
+          refuseIf([{ field: 'counts', message: `${fasteners.length} numbers belong to this step.` }]);
+        return [
+          ...rest('fasteners'),
+          { sort: 'fasteners', step: id, fasteners: fasteners.map((f, i) => ({ ...f, count: dto.counts![i]! })) },
+        ];
+      case 'move':
+        if (dto.after === undefined) refuseIf([{ field: 'after', message: 'After which step does it come?' }]);
+        return [...rest('move'), { sort: 'move', step: id, after: dto.after! }];
+      case 'add': {
+        const { label = '', back = '' } = dto;
+        refuseIf([
+          ...(label.trim() ? [] : [{ field: 'label', message: 'What is done there?' }]),
+          ...(back.trim() ? [] : [{ field: 'back', message: 'What is done on the way back?' }]),
+        ]);
+        const minutes = dto.minutes ?? 0.5;
+        return [
+          ...before,
+          {
+            sort: 'add',
+            step: freeId(label, [...procedure.steps.map((s) => s.id), ...before.map((c) => c.step)]),
+            after: id,
+            label: label.trim(),
+            lie: null,
+            tool: dto.tool?.trim() ?? '',
+            minutes,
+            back: back.trim(),
+            backMinutes: minutes,
+          },
+        ];
+      }
+      default:
+        return rest('drop', 'note', 'fasteners', 'move');
+    }
+  })();
+  const { problems } = changedBy(procedure, all);
+  // Of what was remembered before, something may not fit the kind any more: that is not this press’s fault.
+  const strange = problems.find((p) => all[p.change]!.step === id || p.change === all.length - 1);
+  refuseIf(strange ? [{ field: dto.sort === 'move' ? 'after' : 'step', message: strange.message }] : []);
+  return all;
+}
+
+/** An id from the words of a step, unlike all others. */
+function freeId(label: string, taken: readonly string[]): string {
+  const stem = `own-${label
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 44)}`;
+  let id = stem;
+  for (let n = 2; taken.includes(id); n++) id = `${stem}-${n}`;
+  return id;
+}
 
 const SAYS = {
   drop: 'no step',
   note: 'a note on',
   count: 'another count at',
+  move: 'another place for',
+  add: 'a step more after',
+  photograph: 'a photograph of',
   'as-its-kind': 'as its kind again',
 } as const;

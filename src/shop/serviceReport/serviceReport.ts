@@ -2,12 +2,14 @@ import { byWords, spanWords } from '@/core/service/dueWords';
 import { siteById } from '@/data/customers';
 import { database } from '@/data/database';
 import { machineById, meterReadingsOf } from '@/data/machines';
-import { wholePhotograph } from '@/data/photographs';
 import { plansOf, type PlanRow } from '@/data/plans';
 import { operatorItems } from '@/knowledge/operatorCare';
+import { faultLabel } from '@/knowledge';
 import { planItem } from '@/knowledge/plans';
 import { careSheet } from '../careSheet/careSheet';
 import type { JobFacts, ServiceLine } from '../jobView/dto';
+import type { PhotographView } from '../pictures/dto';
+import { drawnPictures } from '../pictures/drawnPictures';
 import { inPaperThread } from '../papers/paperThreads';
 import { dayInZone } from '../settings/day';
 import type { ReportSection, ServiceReportView } from '../papers/dto';
@@ -29,6 +31,7 @@ export async function serviceReport(jobId: number): Promise<ServiceReportView> {
   ]);
   const until = job.closedAt ? new Date(job.closedAt) : new Date();
   const hours = meter.find((m) => m.at <= until)?.hours;
+  const pictures = picturesOf(job);
   const minutes = job.service.reduce((sum, l) => sum + (l.minutes ?? 0), 0);
   const part = (title: string, rows: string[][]): ReportSection[] => (rows.length > 0 ? [{ title, rows }] : []);
   const lines = (texts: string[]) => texts.filter(Boolean).map((t) => [t]);
@@ -56,7 +59,7 @@ export async function serviceReport(jobId: number): Promise<ServiceReportView> {
     sections: [
       ...part(
         'The list',
-        job.service.filter((l) => l.said !== null).map((l) => [l.label, SAYS[l.said!], details(l)]),
+        job.service.filter((l) => l.said !== null).map((l) => [l.label, SAYS[l.said!], details(l, pictures)]),
       ),
       ...part('Found', lines(sheet.found)),
       ...part(
@@ -78,17 +81,34 @@ export async function serviceReport(jobId: number): Promise<ServiceReportView> {
       ...part('To watch', lines([sheet.advice])),
       ...part('Next', nextRows(plans, job, sheet.today)),
     ],
-    photographs: job.photographs.slice(0, MOST_PICTURES).map((p) => ({ id: p.id, caption: p.caption })),
+    photographs: pictures.map((p, i) => ({ id: p.id, caption: `${i + 1}  ${captionOf(p)}`.trim() })),
   };
 }
 
-function details({ item, readings, words, lookAgainOn }: ServiceLine): string {
+/** Those of the lines first, in the order of the list; then what else was photographed. */
+function picturesOf({ photographs, service }: JobFacts): PhotographView[] {
+  const place = (p: PhotographView) => {
+    const at = service.findIndex((l) => `item:${l.item}` === p.shows);
+    return at < 0 ? service.length : at;
+  };
+  return [...photographs].sort((a, b) => place(a) - place(b) || a.id - b.id).slice(0, MOST_PICTURES);
+}
+
+/** Its own words; without them what it shows. */
+function captionOf({ caption, shows }: PhotographView): string {
+  const [sort, id] = shows.split(':', 2);
+  return caption || (sort === 'item' ? (planItem(id!)?.label ?? '') : sort === 'fault' ? faultLabel(id!) : '');
+}
+
+function details({ item, readings, words, lookAgainOn }: ServiceLine, pictures: readonly PhotographView[]): string {
+  const own = pictures.flatMap((p, i) => (p.shows === `item:${item}` ? [i + 1] : []));
   const reading = planItem(item)?.reading;
   const read = readings.map((r) => [r.place, r.value, reading?.unit].filter((x) => x !== '').join(' ')).join(', ');
   return [
     reading && read && `${reading.label.toLowerCase()}: ${read}`,
     words,
     lookAgainOn && `look again by ${lookAgainOn}`,
+    own.length > 0 && `photograph ${own.join(', ')}`,
   ]
     .filter(Boolean)
     .join('; ');
@@ -116,12 +136,7 @@ function nextRows(plans: readonly PlanRow[], job: JobFacts, today: string): stri
 export async function serviceReportPdf(jobId: number): Promise<{ name: string; bytes: Uint8Array<ArrayBuffer> }> {
   const db = database();
   const view = await serviceReport(jobId);
-  const pictures = await Promise.all(
-    view.photographs.map(async ({ id, caption }) => ({
-      caption,
-      jpegBase64: (await wholePhotograph(db, id)).bytes.toString('base64'),
-    })),
-  );
+  const pictures = await drawnPictures(db, view.photographs);
   return {
     name: `service-report-${view.tag}-${view.job}`,
     bytes: new Uint8Array(await inPaperThread('reportPaper', { view, pictures })),

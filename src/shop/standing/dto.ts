@@ -1,4 +1,4 @@
-import type { Offer, OfferId, OfferLine } from '@/core/agree/offers';
+import type { Offer, OfferId, OfferLine, OfferPromise } from '@/core/agree/offers';
 import type { SchoolChoices } from '@/knowledge/schools';
 
 export const ANSWERS = ['yes', 'as-is', 'scrap', 'ask-again', 'limit'] as const;
@@ -21,6 +21,8 @@ export interface EstimateTerms {
   readyOn: string;
   validUntil: string;
   warrantyDays: number;
+  /** Offers that are promised otherwise; absent of estimates of before it could be said. */
+  each?: (OfferPromise & { offer: OfferId })[];
   words: string;
   exempt: boolean;
   /** Prices are told with the taxes in them. */

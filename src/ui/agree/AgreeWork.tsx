@@ -13,6 +13,7 @@ import type { JobDesk } from '../job/useJob';
 import { dayAt } from '../parts/instants';
 import { ShownKey } from '../parts/Key';
 import { Notice } from '../parts/Notice';
+import { FoundPictures } from '../job/FoundPictures';
 import NextLink from '../theme/NextLink';
 import { AnswerForm } from './AnswerForm';
 import { estimateBody } from './offerDraft';
@@ -71,7 +72,7 @@ export function AgreeWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
       {agree.foundSince.length > 0 && (
         <Notice title={`Found since: ${agree.foundSince.map((f) => faultLabel(f).toLowerCase()).join(', ')}.`} />
       )}
-      {proposal && <Answers proposal={proposal} />}
+      {proposal && <Answers desk={desk} proposal={proposal} />}
       {offer.failed && (
         <Notice live title="What would be offered could not be fetched.">
           <Button size="small" onClick={offer.retry}>
@@ -85,7 +86,7 @@ export function AgreeWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
           {proposal.labourMinor === null && (
             <Notice title="What an hour costs is not said yet: work has no price. The owner of the shop says it in Shop, under Money." />
           )}
-          <OfferCards offer={offer} proposal={proposal} taken={agree.offer} />
+          <OfferCards offer={offer} proposal={proposal} disabled={closed} problems={problems} taken={agree.offer} />
           <Box
             sx={{
               display: 'grid',
@@ -152,7 +153,8 @@ export function AgreeWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
 }
 
 /** What the owner thought, and what a warranty says. */
-function Answers({ proposal: { ownersIdea, warrantyInForce } }: { proposal: ProposalView }) {
+function Answers({ desk, proposal: { ownersIdea, warrantyInForce } }: { desk: JobDesk; proposal: ProposalView }) {
+  const { job } = desk;
   return (
     <>
       {warrantyInForce && (
@@ -165,7 +167,9 @@ function Answers({ proposal: { ownersIdea, warrantyInForce } }: { proposal: Prop
               ? `The owner thought of ${ownersIdea.label.toLowerCase()}, and was right.`
               : `The owner thought of ${ownersIdea.label.toLowerCase()}: that was not found. Say what was: ${ownersIdea.found.join(', ').toLowerCase()}.`
           }
-        />
+        >
+          {job.stage !== 'closed' && <FoundPictures desk={desk} faults={job.proved} />}
+        </Notice>
       )}
     </>
   );

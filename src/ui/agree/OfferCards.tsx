@@ -3,22 +3,27 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { OFFER_TITLES, type Offer, type OfferId } from '@/core/agree/offers';
+import { OFFER_TITLES, promiseOf, type Offer, type OfferId, type OfferPromise } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
 import type { ProposalView } from '@/shop/agree/dto';
 import { MoneyField } from '../parts/MoneyField';
 import type { Refusal } from '../parts/post';
 import { fonts } from '../theme/palette';
+import { promised } from './offerDraft';
 import type { OfferDesk } from './useOffer';
 
 /** What each offer comes to, side by side, and what it leaves undone. */
 export function OfferCards({
-  offer: { offers, draft },
+  offer: { offers, draft, change },
   proposal: { currency, locale },
+  disabled,
+  problems,
   taken,
 }: {
   offer: OfferDesk;
   proposal: ProposalView;
+  disabled: boolean;
+  problems: Refusal['fields'];
   /** Which one stands agreed. */
   taken: OfferId | null;
 }) {
@@ -48,8 +53,64 @@ export function OfferCards({
             {o.bill.taxes.length > 0 && `, ${o.bill.taxes.map((t) => t.label).join(' and ')} in it`}
           </Typography>
           <Undone offer={o} lines={draft?.lines ?? []} />
+          {draft && offers.length > 1 && (
+            <PromiseForm
+              title={OFFER_TITLES[o.id]}
+              promise={promiseOf(draft, o.id)}
+              disabled={disabled}
+              problem={(field) => {
+                const at = draft.each.findIndex((e) => e.offer === o.id);
+                return at < 0 ? undefined : problems.find((p) => p.field === `each[${at}].${field}`)?.message;
+              }}
+              onChange={(more) => change({ each: promised(draft, o.id, more) })}
+            />
+          )}
         </Box>
       ))}
+    </Box>
+  );
+}
+
+/** By when this one is done and how long it is stood for: as all of them, until somebody says otherwise. */
+function PromiseForm({
+  title,
+  promise,
+  disabled,
+  problem,
+  onChange,
+}: {
+  title: string;
+  promise: OfferPromise;
+  disabled: boolean;
+  problem: (field: keyof OfferPromise) => string | undefined;
+  onChange: (more: Partial<OfferPromise>) => void;
+}) {
+  return (
+    <Box sx={{ display: 'flex', gap: 0.75, mt: 1, flexWrap: 'wrap' }}>
+      <TextField
+        size="small"
+        type="date"
+        label="Ready on"
+        value={promise.readyOn}
+        disabled={disabled}
+        error={problem('readyOn') !== undefined}
+        helperText={problem('readyOn')}
+        onChange={(e) => onChange({ readyOn: e.target.value })}
+        slotProps={{ inputLabel: { shrink: true }, htmlInput: { 'aria-label': `Ready on: ${title}` } }}
+        sx={{ flex: '1 1 136px' }}
+      />
+      <TextField
+        size="small"
+        type="number"
+        label="Stood for, days"
+        value={promise.warrantyDays}
+        disabled={disabled}
+        error={problem('warrantyDays') !== undefined}
+        helperText={problem('warrantyDays')}
+        onChange={(e) => onChange({ warrantyDays: Math.max(0, Math.round(Number(e.target.value))) })}
+        slotProps={{ htmlInput: { 'aria-label': `Stood for, days: ${title}` } }}
+        sx={{ flex: '1 1 96px' }}
+      />
     </Box>
   );
 }

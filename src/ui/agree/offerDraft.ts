@@ -1,4 +1,4 @@
-import { offersOf, type Offer, type OfferLine } from '@/core/agree/offers';
+import { offersOf, promiseOf, type Offer, type OfferId, type OfferLine, type OfferPromise } from '@/core/agree/offers';
 import { labourTerms } from '@/core/money/terms';
 import { shareOf } from '@/core/money/rounded';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
@@ -16,6 +16,8 @@ export interface OfferDraft {
   depositMinor: number;
   readyOn: string;
   warrantyDays: number;
+  /** Offers that are promised otherwise. */
+  each: (OfferPromise & { offer: OfferId })[];
   words: string;
   newMinor: number | null;
   usedMinor: number | null;
@@ -29,8 +31,8 @@ export const USUAL_DOUBT_MONTHS = 12;
 /** What is proposed, before anybody changed it; an estimate that stands is taken as it was given. */
 export function draftFrom(proposal: ProposalView, estimate: EstimateView | null): OfferDraft {
   if (estimate) {
-    const { replacement, off100k, offMinor, depositMinor, readyOn, warrantyDays, words } = estimate.terms;
-    return { lines: estimate.lines, off100k, offMinor, depositMinor, readyOn, warrantyDays, words, ...replacement };
+    const { replacement, exempt: _, included: __, validUntil: ___, each = [], ...terms } = estimate.terms;
+    return { lines: estimate.lines, ...terms, each, ...replacement };
   }
   const first: OfferDraft = {
     lines: proposal.lines,
@@ -39,6 +41,7 @@ export function draftFrom(proposal: ProposalView, estimate: EstimateView | null)
     depositMinor: 0,
     readyOn: proposal.readyOn,
     warrantyDays: proposal.charges.warrantyDays,
+    each: [],
     words: '',
     ...proposal.replacement,
     doubtFault: proposal.doubt,
@@ -77,6 +80,14 @@ export function estimateBody(draft: OfferDraft): Record<string, unknown> {
     lines: lines.map(({ safety: _, ...l }) => l),
     replacement: { newMinor, usedMinor, doubtFault, doubtMonths: doubtFault === null ? null : doubtMonths },
   };
+}
+
+/** One offer is promised otherwise; as the rest again when it says the same. */
+export function promised(draft: OfferDraft, offer: OfferId, more: Partial<OfferPromise>): OfferDraft['each'] {
+  const own = { ...promiseOf(draft, offer), ...more };
+  const others = draft.each.filter((e) => e.offer !== offer);
+  const isAlike = own.readyOn === draft.readyOn && own.warrantyDays === draft.warrantyDays;
+  return isAlike ? others : [...others, { offer, ...own }];
 }
 
 let added = 0;

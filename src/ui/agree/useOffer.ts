@@ -53,7 +53,7 @@ export function useOffer({ job }: JobDesk): OfferDesk {
   useEffect(() => {
     let here = true;
     void keeper.restore().then((kept) => {
-      if (here && kept) setEdited((now) => now ?? (kept as OfferDraft));
+      if (here && kept) setEdited((now) => now ?? { each: [], ...(kept as Omit<OfferDraft, 'each'>) });
     });
     return () => {
       here = false;

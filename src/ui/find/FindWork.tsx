@@ -88,7 +88,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
         </Notice>
       )}
       {assessment && (
-        <Proved job={job} odds={assessment} next={proposed} disabled={busy} onDone={closed ? null : onDone} />
+        <Proved desk={desk} odds={assessment} next={proposed} disabled={busy} onDone={closed ? null : onDone} />
       )}
       <Box
         sx={{

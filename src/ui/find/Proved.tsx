@@ -4,14 +4,15 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { AssessmentView } from '@/shop/finding/dto';
-import type { JobFacts } from '@/shop/jobView/dto';
+import { FoundPictures } from '../job/FoundPictures';
+import type { JobDesk } from '../job/useJob';
 import { complaintLabel, doingOf, faultLabel, faultOf, heldPower } from '../job/labels';
 import { ShownKey } from '../parts/Key';
 import { Notice } from '../parts/Notice';
 import { percent } from '../parts/Reading';
 
 interface Props {
-  job: JobFacts;
+  desk: JobDesk;
   odds: AssessmentView;
   /** What is put forward next, when the finding is not at its end. */
   next: string | null;
@@ -20,7 +21,8 @@ interface Props {
 }
 
 /** What is proved, how surely the complaint is gone with it, and whether a second cause is still worth a look. */
-export function Proved({ job, odds, next, disabled, onDone }: Props) {
+export function Proved({ desk, odds, next, disabled, onDone }: Props) {
+  const { job } = desk;
   const causes = [...new Set(odds.explained.flatMap((e) => e.by))];
   if (causes.length === 0 || odds.explained.some((e) => e.by.length === 0)) return null;
   const held = heldPower(job);
@@ -36,6 +38,7 @@ export function Proved({ job, odds, next, disabled, onDone }: Props) {
         {bystanders.length > 0 && ` Also found: ${bystanders.map(faultLabel).join(', ').toLowerCase()}.`}
         {held && ` It is not run before it is made safe: ${held}.`}
       </Typography>
+      {onDone && <FoundPictures desk={desk} faults={[...causes, ...bystanders]} />}
       {onDone && <GoOn isMain={odds.finished} disabled={disabled} onDone={onDone} />}
     </Notice>
   );

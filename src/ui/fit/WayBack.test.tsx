@@ -9,7 +9,9 @@ import { WayBack } from './WayBack';
 const at = '2030-03-04T09:00:00+00:00';
 const OPENED: Partial<JobState> = {
   stripped: ['roll-lift', 'belt-off-sprocket', 'caps-off'].map((step) => ({ step, state: 'done' as const, at })),
-  photographs: [{ id: 9, at, caption: 'Roll out, end caps with it', width: 4, height: 3, person: 'Jory Marsk' }],
+  photographs: [
+    { id: 9, at, caption: 'Roll out, end caps with it', shows: '', width: 4, height: 3, person: 'Jory Marsk' },
+  ],
 };
 const jobWith = (more: Partial<JobState> = {}) =>
   jobInFind([{ check_id: 'sole-plate-look', outcome: 'belt-missing' }], { ...OPENED, ...more }).facts;

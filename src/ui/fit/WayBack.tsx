@@ -11,9 +11,10 @@ import type { JobFacts } from '@/shop/jobView/dto';
 import { cautionOf, faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
-import { photographUrl } from '../parts/photographUrl';
 import { HandKey } from '../strip/StepCard';
 import { useHandKeys } from '../strip/useHandKeys';
+import { StepPictures } from '../strip/StepPictures';
+import { picturesOf } from '../strip/stepPictures';
 import { fonts } from '../theme/palette';
 
 type Line = JobFacts['rebuild'][number];
@@ -87,7 +88,7 @@ export function WayBack({ desk }: { desk: JobDesk }) {
 function Now({ line, job, disabled, onDone }: { line: Line; job: JobFacts; disabled: boolean; onDone: () => void }) {
   const cup = line.sort === 'close' ? job.strip.cups.find((c) => c.step === line.step) : undefined;
   const opened = job.strip.done.find((s) => s.id === line.step);
-  const photographs = opened ? job.photographs.filter((p) => p.caption === opened.label) : [];
+  const pictures = opened ? picturesOf(job, opened) : [];
   return (
     <Box
       component="section"
@@ -128,16 +129,7 @@ function Now({ line, job, disabled, onDone }: { line: Line; job: JobFacts; disab
       {opened?.carried && line.sort === 'close' && (
         <Typography variant="body2">Carry over: {opened.carried}</Typography>
       )}
-      {photographs.length > 0 && (
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          {photographs.map((p) => (
-            <a key={p.id} href={photographUrl(p.id)} target="_blank" rel="noreferrer">
-              {/* eslint-disable-next-line @next/next/no-img-element -- already small, behind the sign-in */}
-              <img src={photographUrl(p.id, true)} alt={`As it was: ${p.caption}`} height={120} />
-            </a>
-          ))}
-        </Box>
-      )}
+      {opened && <StepPictures pictures={pictures} label={opened.label} />}
       {line.cautions.map((id) => (
         <CautionPlate key={id} {...cautionOf(id)} />
       ))}

@@ -129,6 +129,7 @@ export function jobInFind(
     stripped: [],
     losses: [],
     procedure: [],
+    modelPhotographs: [],
     repairs: [],
     repairedAt: [],
     ownLives: [],

@@ -88,13 +88,19 @@ export function OwnersPage({ initial, token }: { initial: LinkView; token: strin
       {view.photographs.length > 0 && (
         <Box sx={{ display: 'flex', gap: 1, overflowX: 'auto' }}>
           {view.photographs.map((p) => (
-            // eslint-disable-next-line @next/next/no-img-element -- a photograph of the shop's own, behind the same token
-            <img
-              key={p.id}
-              src={`/api/o/${token}/photographs/${p.id}`}
-              alt={p.caption || 'Photograph of the machine'}
-              style={{ height: 150, borderRadius: 3 }}
-            />
+            <Box component="figure" key={p.id} sx={{ m: 0, flexShrink: 0 }}>
+              {/* eslint-disable-next-line @next/next/no-img-element -- a photograph of the shop's own, behind the same token */}
+              <img
+                src={`/api/o/${token}/photographs/${p.id}`}
+                alt={p.found || p.caption || 'Photograph of the machine'}
+                style={{ height: 150, borderRadius: 3, display: 'block' }}
+              />
+              {(p.found || p.caption) && (
+                <Typography component="figcaption" variant="body2" sx={{ maxWidth: 220 }}>
+                  {p.found || p.caption}
+                </Typography>
+              )}
+            </Box>
           ))}
         </Box>
       )}

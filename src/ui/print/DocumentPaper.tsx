@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { moneyText } from '@/core/money/currency';
 import type { PaperContent, PaperView } from '@/shop/papers/dto';
+import { photographUrl } from '../parts/photographUrl';
 import { fonts } from '../theme/palette';
 import { Code, PrintFrame } from './PrintFrame';
 
@@ -72,7 +73,7 @@ function Framed({ box, heading }: { box: NonNullable<PaperContent['box']>; headi
   );
 }
 
-function Body({ view: { content: c, name, corrects, correctedBy, qr } }: { view: PaperView }) {
+function Body({ view: { content: c, name, corrects, correctedBy, qr, pictures } }: { view: PaperView }) {
   const money = (minor: number | null) => (minor === null ? '' : moneyText(minor, c.currency, c.locale));
   const several = c.columns.length > 1;
   return (
@@ -111,6 +112,19 @@ function Body({ view: { content: c, name, corrects, correctedBy, qr } }: { view:
           ))}
         </Box>
       ))}
+      {pictures.length > 0 && (
+        <Box sx={{ display: 'flex', gap: '4mm', my: '2mm' }}>
+          {pictures.map((p) => (
+            <Box component="figure" key={p.id} sx={{ m: 0, breakInside: 'avoid' }}>
+              {/* eslint-disable-next-line @next/next/no-img-element -- behind the sign-in */}
+              <img src={photographUrl(p.id)} alt={p.caption} style={{ height: '36mm', display: 'block' }} />
+              <Box component="figcaption" sx={{ fontSize: '8.5pt' }}>
+                {p.caption}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      )}
       {c.box && <Framed box={c.box} heading="h2" />}
       {c.columns.length > 0 && (
         <Box

@@ -2,12 +2,15 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { fastenerWords } from '@/core/strip/tray';
 import type { StepView } from '@/shop/jobView/dto';
 import type { JobDesk } from '../job/useJob';
+import { readNumber } from '../parts/readNumber';
+import { picturesOf } from './stepPictures';
 
 /** This model is not as its kind: what is written down here is told at every machine of it. */
 export function Remember({ desk, step }: { desk: JobDesk; step: StepView }) {
@@ -17,7 +20,14 @@ export function Remember({ desk, step }: { desk: JobDesk; step: StepView }) {
   const numbers = counts.map(Number);
   const wrong = numbers.some((n) => !Number.isInteger(n) || n < 1 || n > 99);
   const changed = step.fasteners.some((f, i) => f.count !== numbers[i]);
-  const known = job.strip.changes.some((c) => c.step === step.id && c.sort !== 'add');
+  const known =
+    job.strip.changes.some((c) => c.step === step.id && c.sort !== 'add') ||
+    job.strip.pictures.some((p) => p.step === step.id);
+  const isAdded = job.strip.changes.some((c) => c.step === step.id && c.sort === 'add');
+  // Those of this machine that the model has not yet.
+  const pictures = picturesOf(job, step).filter(
+    (p) => p.of === 'this machine' && !job.strip.pictures.some((m) => m.id === p.id && m.step === step.id),
+  );
   const remember = (body: object) => void desk.act('remember-step', { step: step.id, ...body });
   return (
     <Box component="details" sx={{ '& summary': { cursor: 'pointer', minHeight: 32, py: 0.5 } }}>
@@ -65,9 +75,22 @@ export function Remember({ desk, step }: { desk: JobDesk; step: StepView }) {
             </Button>
           </Box>
         )}
+        <Elsewhere desk={desk} step={step} />
+        <StepMore desk={desk} step={step} />
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          {pictures.map((p) => (
+            <Button
+              key={p.id}
+              size="small"
+              disabled={busy}
+              onClick={() => remember({ sort: 'photograph', photograph: p.id })}
+              sx={{ minHeight: 44 }}
+            >
+              Show {pictures.length > 1 ? `photograph ${pictures.indexOf(p) + 1}` : 'the photograph'} at every one
+            </Button>
+          ))}
           <Button size="small" disabled={busy} onClick={() => remember({ sort: 'drop' })} sx={{ minHeight: 44 }}>
-            This model has no such step
+            {isAdded ? 'Take the step out again' : 'This model has no such step'}
           </Button>
           {known && (
             <Button
@@ -83,6 +106,87 @@ export function Remember({ desk, step }: { desk: JobDesk; step: StepView }) {
           )}
         </Box>
       </Box>
+    </Box>
+  );
+}
+
+/** It comes at another place among the steps of its opening. */
+function Elsewhere({ desk, step }: { desk: JobDesk; step: StepView }) {
+  const { job, busy, act } = desk;
+  const [after, setAfter] = useState('');
+  const others = [...job.strip.done, ...job.strip.ahead].filter((s) => s.access === step.access && s.id !== step.id);
+  if (others.length === 0) return null;
+  return (
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'start' }}>
+      <TextField
+        select
+        label="It comes after"
+        value={after}
+        onChange={(e) => setAfter(e.target.value)}
+        sx={{ flex: 1, minWidth: 220 }}
+      >
+        {others.map((s) => (
+          <MenuItem key={s.id} value={s.id}>
+            {s.label}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Button
+        size="small"
+        disabled={busy || after === ''}
+        onClick={() => void act('remember-step', { step: step.id, sort: 'move', after })}
+        sx={{ minHeight: 44 }}
+      >
+        Remember the place
+      </Button>
+    </Box>
+  );
+}
+
+const NOTHING = { label: '', tool: '', minutes: '', back: '' };
+
+/** Every machine of the model has a step more, after this one. */
+function StepMore({ desk, step }: { desk: JobDesk; step: StepView }) {
+  const { busy, act, refusal } = desk;
+  const [typed, setTyped] = useState(NOTHING);
+  const minutes = readNumber(typed.minutes);
+  const wrong = minutes === undefined || (minutes !== null && !(minutes > 0 && minutes <= 240));
+  const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
+  const put = (name: keyof typeof NOTHING) => ({
+    value: typed[name],
+    onChange: (e: { target: { value: string } }) => setTyped({ ...typed, [name]: e.target.value }),
+    error: problem(name) !== undefined || (name === 'minutes' && wrong),
+    helperText: problem(name) ?? (name === 'minutes' && wrong ? 'More than nought, 240 at most.' : undefined),
+  });
+  return (
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'start' }}>
+      <TextField label="A step more after it" {...put('label')} sx={{ flex: '2 1 220px' }} />
+      <TextField label="Tool" {...put('tool')} sx={{ width: 110 }} />
+      <TextField
+        label="Minutes"
+        {...put('minutes')}
+        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        sx={{ width: 100 }}
+      />
+      <TextField label="On the way back" {...put('back')} sx={{ flex: '2 1 220px' }} />
+      <Button
+        size="small"
+        disabled={busy || wrong || typed.label.trim().length < 3 || typed.back.trim().length < 3}
+        onClick={async () => {
+          const put = await act('remember-step', {
+            step: step.id,
+            sort: 'add',
+            label: typed.label.trim(),
+            tool: typed.tool.trim(),
+            back: typed.back.trim(),
+            ...(minutes ? { minutes } : {}),
+          });
+          if (put) setTyped(NOTHING);
+        }}
+        sx={{ minHeight: 44 }}
+      >
+        Remember the step
+      </Button>
     </Box>
   );
 }

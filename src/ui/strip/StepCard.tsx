@@ -10,6 +10,8 @@ import type { StepView } from '@/shop/jobView/dto';
 import { cautionOf } from '../job/labels';
 import { CautionPlate } from '../parts/CautionPlate';
 import { fonts } from '../theme/palette';
+import { StepPictures } from './StepPictures';
+import type { StepPicture } from './stepPictures';
 import { lieWords, toolWords } from './stepWords';
 
 /** One step, to be read at arm’s length. */
@@ -17,12 +19,15 @@ export function StepCard({
   step,
   cup,
   time,
+  pictures,
   children,
 }: {
   step: StepView;
   cup: number | null;
   /** How long it takes the shop. */
   time: StepTime | undefined;
+  /** Of this step, on this machine and on others of its model. */
+  pictures: readonly StepPicture[];
   children: ReactNode;
 }) {
   return (
@@ -69,6 +74,7 @@ export function StepCard({
       {step.stays && <Line mark="Leave">{step.stays}</Line>}
       {step.carried && <Line mark="Carry over">{step.carried}</Line>}
       {step.photograph && <Line mark="Photograph">{step.photograph}</Line>}
+      <StepPictures pictures={pictures} label={step.label} />
       {step.cautions.map((id) => (
         <CautionPlate key={id} {...cautionOf(id)} />
       ))}

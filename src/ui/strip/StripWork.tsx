@@ -17,6 +17,7 @@ import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Notice } from '../parts/Notice';
 import { sendPhotograph } from '../parts/post';
+import { picturesOf } from './stepPictures';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
 import { BenchCamera } from './BenchCamera';
@@ -94,10 +95,10 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
     if (!step) return;
     setTrouble(null);
     setLooking(false);
-    const caption = step.label;
+    const of = { caption: step.label, shows: `step:${step.id}` };
     for (const picture of pictures) {
       const sent = await sendPhotograph(picture);
-      if (sent.ok) await desk.act('add-photograph', { photographs: [sent.value.id], caption });
+      if (sent.ok) await desk.act('add-photograph', { photographs: [sent.value.id], ...of });
       else setTrouble(sent.refusal.fields[0]?.message ?? sent.refusal.title);
     }
     if (camera.current) camera.current.value = '';
@@ -145,7 +146,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
       >
         <Box sx={{ display: 'grid', gap: 1.25, minWidth: 0 }}>
           {step && (
-            <StepCard step={step} cup={cup} time={times.get(step.id)}>
+            <StepCard step={step} cup={cup} time={times.get(step.id)} pictures={picturesOf(job, step)}>
               {losing === step.id && <LossForm desk={desk} step={step} onClose={() => setLosing(null)} />}
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
                 <HandKey label="Done" letter="Enter" main disabled={desk.stalled} onPress={() => go('done')} />
@@ -170,7 +171,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
                 )}
               </Box>
               <Remember
-                key={`${step.id} ${step.note} ${step.fasteners.map((f) => f.count).join()}`}
+                key={`${step.id} ${step.note} ${step.fasteners.map((f) => f.count).join()} ${job.strip.changes.length}`}
                 desk={desk}
                 step={step}
               />

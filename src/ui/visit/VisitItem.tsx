@@ -184,13 +184,19 @@ function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLi
       </Button>
       <Box sx={{ mt: 0.5 }}>
         <PhotographPicker
-          photographs={[]}
-          onAdd={(id) => void act('add-photograph', { photographs: [id], caption: line.label })}
+          photographs={photographsOf(job, line.item)}
+          onAdd={(id) =>
+            void act('add-photograph', { photographs: [id], caption: line.label, shows: `item:${line.item}` })
+          }
         />
       </Box>
     </Box>
   );
 }
+
+/** Those of this visit that show an item. */
+export const photographsOf = ({ photographs }: JobDesk['job'], item: string): number[] =>
+  photographs.filter((p) => p.shows === `item:${item}`).map((p) => p.id);
 
 /** What was read there last; without it, between what it lies. */
 function readHelp({ range, unit }: ServiceReading, before: ServiceLine['before'][number] | undefined): string {

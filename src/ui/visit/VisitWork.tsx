@@ -14,11 +14,12 @@ import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { dayAt } from '../parts/instants';
 import { Empty } from '../parts/Notice';
+import { PhotographPicker } from '../parts/PhotographPicker';
 import { Reading } from '../parts/Reading';
 import { lieWords, toolWords } from '../strip/stepWords';
 import NextLink from '../theme/NextLink';
 import { OperatorCare } from './OperatorCare';
-import { VisitItem } from './VisitItem';
+import { photographsOf, VisitItem } from './VisitItem';
 
 /**
  * A visit without a complaint: one list in the order in which the machine is turned least, what opens it and what is done there;
@@ -237,6 +238,15 @@ function Said({ desk, lines }: { desk: JobDesk; lines: readonly ServiceLine[] })
               </Box>
             )}
           </Typography>
+          {job.stage !== 'closed' && (
+            <PhotographPicker
+              label="Photograph"
+              photographs={photographsOf(job, l.item)}
+              onAdd={(id) =>
+                void act('add-photograph', { photographs: [id], caption: l.label, shows: `item:${l.item}` })
+              }
+            />
+          )}
           {job.stage !== 'closed' && (
             <Button
               size="small"
