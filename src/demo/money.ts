@@ -17,6 +17,8 @@ import { takeIn } from '@/shop/takeIn/takeIn';
 import { recordFindings } from '@/shop/recordFindings/recordFindings';
 import { readJob } from '@/shop/odds/readJob';
 import type { PaperContent } from '@/shop/papers/dto';
+import { addPhotographs } from '@/shop/photographs/photographs';
+import { drawnPhotograph } from './drawnPhotograph';
 
 /** Where the demonstration’s simulated mail server listens. */
 export const DEMO_MAIL_PORT = 43_125;
@@ -210,6 +212,8 @@ export async function writeAnswers(db: Knex, person: Person, today: string, key:
       depositMinor: 0,
       readyOn: addDays(today, 4),
       warrantyDays: 90,
+      // All of it takes longer, and is stood for longer.
+      each: [{ offer: 'all', readyOn: addDays(today, 7), warrantyDays: 180 }],
       words: '',
       replacement: {
         ...replacement,
@@ -287,6 +291,18 @@ export async function writeAnswers(db: Knex, person: Person, today: string, key:
       { check: 'armature-sound', outcome: 'armature-harsh' },
     ],
   );
+  // It was no belt: that is seen better than said.
+  const seen: [fault: string, caption: string, colour: string][] = [
+    ['roll-mouldy', 'mould on the strips', '#6a7350'],
+    ['bearing-rough', 'rust in the bearing', '#7a4a2e'],
+  ];
+  for (const [fault, caption, colour] of seen)
+    await addPhotographs(person, nozzle, {
+      ...(await base(nozzle)),
+      photographs: [await drawnPhotograph(person, caption, colour)],
+      caption,
+      shows: `fault:${fault}`,
+    });
   await offer(nozzle, 9500);
   await issueDocument(person, nozzle, { ...(await base(nozzle)), kind: 'estimate' });
   await sendMessage(person, nozzle, {

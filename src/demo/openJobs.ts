@@ -1,11 +1,10 @@
-import sharp from 'sharp';
 import type { Knex } from 'knex';
 import { addDays } from '@/core/service/days';
 import type { Person } from '@/shop/access/person';
 import { recordAnswer } from '@/shop/agree/recordAnswer';
+import { rememberStep } from '@/shop/procedures/procedures';
 import { fitPart } from '@/shop/fitPart/fitPart';
 import { readJob } from '@/shop/odds/readJob';
-import { keepPhotograph } from '@/shop/photographs/keepPhotograph';
 import { bestOrder } from '@/core/strip/bestOrder';
 import { stepsToOpen } from '@/core/strip/reach';
 import { kindById } from '@/knowledge';
@@ -22,6 +21,7 @@ import { startWait } from '@/shop/startWait/startWait';
 import type { TakeInDto } from '@/shop/takeIn/dto';
 import { takeIn } from '@/shop/takeIn/takeIn';
 import { tickRebuild } from '@/shop/tickRebuild/tickRebuild';
+import { drawnPhotograph } from './drawnPhotograph';
 
 interface Scene {
   people: number[];
@@ -131,12 +131,6 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
         await recordProof(person, job, { ...(await base(job)), item: p.item, result: 'pass', note: '', ...SAID });
   };
 
-  /** A drawn stand-in for what a phone's camera would have seen. */
-  const photograph = async (words: string, colour: string) => {
-    const drawn = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="900"><rect width="1200" height="900" fill="#d8cdb6"/><path d="M0 620C260 560 420 690 700 620S1080 560 1200 640V900H0Z" fill="${colour}"/><rect x="300" y="180" width="560" height="360" rx="60" fill="#55504a"/><rect x="360" y="420" width="440" height="70" rx="30" fill="#2b2824"/><text x="60" y="110" font-size="64" font-family="sans-serif" fill="#2b2824">${words}</text></svg>`;
-    return (await keepPhotograph(person, await sharp(Buffer.from(drawn)).png().toBuffer())).id;
-  };
-
   /** A machine of a stranger of some kind, opened so far to look, with a picture at one step. */
   const opened = async (
     kind: string,
@@ -169,12 +163,16 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
     for (const step of bestOrder(way).steps) {
       if (step.id === upTo) break;
       await stripStep(person, job, { ...(await base(job)), step: step.id, state: 'done' });
-      if (step.id === picture?.step)
-        await addPhotographs(person, job, {
-          ...(await base(job)),
-          photographs: [await photograph(picture.words, picture.colour)],
-          caption: step.label,
-        });
+      if (step.id !== picture?.step) continue;
+      const seen = await drawnPhotograph(person, picture.words, picture.colour);
+      await addPhotographs(person, job, {
+        ...(await base(job)),
+        photographs: [seen],
+        caption: step.label,
+        shows: `step:${step.id}`,
+      });
+      // Worth seeing at every machine of the model.
+      await rememberStep(person, job, { ...(await base(job)), step: step.id, sort: 'photograph', photograph: seen });
     }
     return job;
   };
@@ -246,7 +244,10 @@ export async function writeOpenJobs(db: Knex, { people, machines, models, today,
     ago: 1,
     everWet: 'yes',
     accessories: ['power nozzle'],
-    photographs: [await photograph('tide mark', '#5c5138'), await photograph('mud in the head', '#3e4a3b')],
+    photographs: [
+      await drawnPhotograph(person, 'tide mark', '#5c5138'),
+      await drawnPhotograph(person, 'mud in the head', '#3e4a3b'),
+    ],
     at: { place: 'door-shelf' },
   });
 

@@ -26,6 +26,7 @@ import { amendMail } from './mail/mailSettings';
 import { sendAgain } from './mail/outbox';
 import { sendMessage } from './mail/sendMessage';
 import { takeInterval, takeLife } from './lives/lives';
+import { readPlans } from './plans/plansBook';
 import { lendIn, readLearning, weighLent } from './learning/learning';
 import { addModel, amendModel, mergeModels } from './models/models';
 import {
@@ -142,6 +143,7 @@ export const shopDeeds = {
   'rounds/feed': renewFeed,
   'lives/interval': takeInterval,
   'lives/life': takeLife,
+  plans: readPlans,
   learning: lendIn,
   'gauges/usual': keepUsual,
   'me/passphrase': changeOwnPassphrase,

@@ -30,6 +30,7 @@ test('the table, as the shop agreed on it', () => {
       'lend-in',
       'read-audit',
       'read-learning',
+      'read-plans',
       'reset-passphrase',
       'take-interval',
       'take-life',

@@ -11,11 +11,8 @@ const object = (properties: Record<string, object>, optional: string[] = []) => 
 });
 
 /** Between two services: days, hours run, or how often something else was done. */
-const habit = object({ days: { type: 'integer' }, hours: { type: 'integer' }, times: { type: 'integer' } }, [
-  'days',
-  'hours',
-  'times',
-]);
+const whole = { type: 'integer' };
+const habit = object({ days: whole, hours: whole, uses: whole, times: whole }, ['days', 'hours', 'uses', 'times']);
 
 /** Name of the form in every exported book; raised when a field changes its meaning. */
 export const BOOK_FORM = 'grit-keeper/machine-book/1';
@@ -58,7 +55,7 @@ export const bookSchema = {
         dueOn: orNull(day),
         early: orNull(day),
         late: orNull(day),
-        by: orNull({ enum: ['days', 'plate', 'hours', 'times', 'wear', 'frost', 'finding'] }),
+        by: orNull({ enum: ['days', 'plate', 'hours', 'uses', 'times', 'wear', 'frost', 'finding'] }),
         maker: orNull(habit),
         bench: orNull(habit),
         byItsPeople: { type: 'boolean' },

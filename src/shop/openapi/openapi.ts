@@ -256,6 +256,9 @@ export function openapi() {
         ...post(inWords(shopDeeds['lives/life'].spec), shopDeeds['lives/life'].spec.dto),
       },
       '/lives/interval': post(inWords(shopDeeds['lives/interval'].spec), shopDeeds['lives/interval'].spec.dto),
+      '/plans': post(inWords(shopDeeds.plans.spec), shopDeeds.plans.spec.dto),
+      '/plans/{kind}': get('What falls due on a kind and how often, as the schema has it', [inPath('kind', 'string')]),
+      '/schemas/plans.json': file('JSON Schema of the plan of a kind', 'application/schema+json'),
       '/shop/letters': {
         ...get('The words of the letters about what falls due'),
         ...post(inWords(shopDeeds['shop/letters'].spec), shopDeeds['shop/letters'].spec.dto),

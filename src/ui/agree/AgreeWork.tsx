@@ -168,7 +168,9 @@ function Answers({ desk, proposal: { ownersIdea, warrantyInForce } }: { desk: Jo
               : `The owner thought of ${ownersIdea.label.toLowerCase()}: that was not found. Say what was: ${ownersIdea.found.join(', ').toLowerCase()}.`
           }
         >
-          {job.stage !== 'closed' && <FoundPictures desk={desk} faults={job.proved} />}
+          {job.stage !== 'closed' && (
+            <FoundPictures desk={desk} faults={job.proved.filter((f) => ownersIdea.found.includes(faultLabel(f)))} />
+          )}
         </Notice>
       )}
     </>

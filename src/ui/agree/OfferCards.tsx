@@ -140,7 +140,7 @@ function Undone({
 
 /** Date, discount, deposit and words of the offer. */
 export function OfferTermsForm({
-  offer: { draft, change },
+  offer: { draft, offers, change },
   proposal: { currency },
   disabled,
   problems,
@@ -152,29 +152,35 @@ export function OfferTermsForm({
 }) {
   if (!draft) return null;
   const problem = (field: string) => problems.find((p) => p.field === field)?.message;
+  // Several offers have their days on their cards; what they began with is seen where it is refused.
+  const isAlike = offers.length < 2 || Boolean(problem('readyOn') ?? problem('warrantyDays'));
   return (
     <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr' }}>
-      <TextField
-        size="small"
-        type="date"
-        label="Ready on"
-        value={draft.readyOn}
-        disabled={disabled}
-        error={Boolean(problem('readyOn'))}
-        helperText={problem('readyOn')}
-        onChange={(e) => change({ readyOn: e.target.value })}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
-      <TextField
-        size="small"
-        type="number"
-        label="We stand for it, days"
-        value={draft.warrantyDays}
-        disabled={disabled}
-        error={Boolean(problem('warrantyDays'))}
-        helperText={problem('warrantyDays')}
-        onChange={(e) => change({ warrantyDays: Math.max(0, Math.round(Number(e.target.value))) })}
-      />
+      {isAlike && (
+        <>
+          <TextField
+            size="small"
+            type="date"
+            label="Ready on"
+            value={draft.readyOn}
+            disabled={disabled}
+            error={Boolean(problem('readyOn'))}
+            helperText={problem('readyOn')}
+            onChange={(e) => change({ readyOn: e.target.value })}
+            slotProps={{ inputLabel: { shrink: true } }}
+          />
+          <TextField
+            size="small"
+            type="number"
+            label="We stand for it, days"
+            value={draft.warrantyDays}
+            disabled={disabled}
+            error={Boolean(problem('warrantyDays'))}
+            helperText={problem('warrantyDays')}
+            onChange={(e) => change({ warrantyDays: Math.max(0, Math.round(Number(e.target.value))) })}
+          />
+        </>
+      )}
       <MoneyField
         size="small"
         label="Off the whole"

@@ -21,6 +21,7 @@ import { send } from '../parts/post';
 import { Reading } from '../parts/Reading';
 import { FleetCurve } from './LifeCharts';
 import { LifePanel } from './LifePanel';
+import { PlansFile } from './PlansFile';
 
 const years = (n: number) => `${n < 10 ? n.toFixed(1) : Math.round(n)} years`;
 const percent = (x: number) => `${Math.round(100 * x)} %`;
@@ -74,6 +75,7 @@ export function LivesScreen({ view, mayTake }: { view: LivesView; mayTake: boole
             </MenuItem>
           ))}
         </TextField>
+        <PlansFile kind={view.kind} mayTake={mayTake} onTaken={again} />
       </Box>
       <Box
         sx={{
