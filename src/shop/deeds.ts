@@ -27,6 +27,7 @@ import { sendAgain } from './mail/outbox';
 import { sendMessage } from './mail/sendMessage';
 import { takeInterval, takeLife } from './lives/lives';
 import { readPlans } from './plans/plansBook';
+import { addInstrument, amendInstrument } from './instruments/instruments';
 import { lendIn, readLearning, weighLent } from './learning/learning';
 import { addModel, amendModel, mergeModels } from './models/models';
 import {
@@ -126,6 +127,7 @@ export const customerDeeds: readonly AnyDeedOn<number>[] = [
 export const modelDeeds: readonly AnyDeedOn<number>[] = [mergeModels, putProcedure];
 export const personDeeds: readonly AnyDeedOn<number>[] = [amendPerson, resetPassphrase, endSession];
 export const messageDeeds: readonly AnyDeedOn<number>[] = [sendAgain];
+export const instrumentDeeds: readonly AnyDeedOn<number>[] = [amendInstrument];
 export const learningDeeds: readonly AnyDeedOn<number>[] = [weighLent];
 /** By their address under /api/v1. */
 export const shopDeeds = {
@@ -146,6 +148,7 @@ export const shopDeeds = {
   plans: readPlans,
   learning: lendIn,
   'gauges/usual': keepUsual,
+  instruments: addInstrument,
   'me/passphrase': changeOwnPassphrase,
   'me/end-session': endOwnSession,
   'me/begin-factor': beginFactor,
@@ -167,6 +170,7 @@ export const rights = [
     ...personDeeds,
     ...learningDeeds,
     ...messageDeeds,
+    ...instrumentDeeds,
   ].map((d) => d.spec),
   amendModel.spec,
   ...Object.values(shopDeeds).map((d) => d.spec),

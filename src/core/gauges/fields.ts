@@ -53,8 +53,8 @@ export interface Column {
   max?: number;
   /** The unit of a bare number, as the head of the column says. */
   unit?: string;
-  /** Left out at the end of a line it is taken to be this. */
-  otherwise?: number;
+  /** Left out at the end of a line it is taken to be this; of a word, what stands for none. */
+  otherwise?: number | string;
 }
 
 /** Lines of readings, one line each, as typed or pasted. */

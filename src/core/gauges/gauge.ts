@@ -105,6 +105,16 @@ export interface Formula {
   source: string;
 }
 
+/** An instrument of the shop, as its card has it. */
+export interface InstrumentCard {
+  /** By which it is called in a field. */
+  name: string;
+  /** Standard uncertainty, as a part of the reading in per cent; null when nobody wrote it down. */
+  goodToPercent: number | null;
+  /** The day on which its calibration runs out, `YYYY-MM-DD`; null when it never was calibrated. */
+  dueOn: string | null;
+}
+
 /** What a gauge may know besides its fields. */
 export interface Surroundings {
   /** Nominal mains voltage of the shop, V. */
@@ -113,6 +123,8 @@ export interface Surroundings {
   today: string;
   /** What the shop reads in, for the numbers within sentences; metric unless said. */
   units?: UnitSystem;
+  /** Those of the shop: what they are good to, and until when they are calibrated. */
+  instruments?: readonly InstrumentCard[];
   /** Told now and then how much is done, 0 to 1. */
   progress?: (done: number) => void;
 }

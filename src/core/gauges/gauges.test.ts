@@ -347,6 +347,29 @@ describe('supply, safety, winding', () => {
     const ours = { ruleSet: 'ours', table: 'ours; I; 1 ohm; 1 Mohm; -; 3.5 mA', earth: '0.4 ohm' };
     expect(says(ours)).toMatch(/^Pass by ours/);
     expect(problemsOf('safety-test', exampleOf('safety-test', { ruleSet: 'none' }))).toEqual(['ruleSet']);
+    // Whoever looked them up names the edition: it stands in the answer, and nobody is sent to look again.
+    const looked = { ...ours, table: `${ours.table}; 2020+A1` };
+    expect(says(looked)).toMatch(/^Pass by ours \(2020\+A1\)/);
+    const sent = (more: RawValues) =>
+      answerOf('safety-test', exampleOf('safety-test', more)).notes!.some((n) => /look them up/.test(n.text));
+    expect([sent(ours), sent(looked), sent({ touch: '0.1 mA' })]).toEqual([true, false, true]);
+  });
+  test('an instrument whose calibration ran out proves nothing; one on the list reads as well as its card says', () => {
+    const card = (dueOn: string | null, goodToPercent: number | null = 2) => ({ name: 'PAT 2', goodToPercent, dueOn });
+    const raw = exampleOf('safety-test', { touch: '0.1 mA', instrument: ' pat 2 ' });
+    const says = (...instruments: ReturnType<typeof card>[]) =>
+      reckon(gaugeById('safety-test')!, raw, { ...around, instruments }).answer!;
+    expect(says(card('2026-11-25')).says).toMatch(/^Pass/);
+    expect(says(card('2026-11-24'))).toMatchObject({ tone: 'doubt', feeds: { finding: {} } });
+    expect(says(card('2026-11-24')).says).toMatch(/^Ask: the calibration of PAT 2 ran out on 2026-11-24/);
+    expect(says(card('2026-11-24')).feeds!.proof).toBeUndefined();
+    expect(says(card(null)).says).toMatch(/never calibrated/);
+    expect(says().says).toMatch(/^Pass/);
+    // 10 % of doubt reach the limit, 2 % do not.
+    const near = { ...raw, earth: '0.21 ohm' };
+    const verdict = (percent: number) =>
+      reckon(gaugeById('safety-test')!, near, { ...around, instruments: [card('2030-01-01', percent)] }).answer!.says;
+    expect([verdict(1), verdict(20)].map((s) => s.slice(0, 4))).toEqual(['Pass', 'Ask:']);
   });
   test('bare numbers of the table are in the units of its head: no 10 kΩ of insulation, no 50 mA to the touch', () => {
     const table = 'bare; I; 0.1; 1; 0.5; 3.5';

@@ -1,7 +1,7 @@
 import { IEC_CONDUCTORS } from '../power/cord';
 import { cordEarthOhm, mostCordOhm, safetyVerdicts, type SafetyItem } from '../power/safetyVerdict';
 import { choice, quantity, rows, type ValuesOf } from './fields';
-import { gauge, type Figure, type Note } from './gauge';
+import { gauge, type Figure, type InstrumentCard, type Note } from './gauge';
 import { refuse } from './readFields';
 import { formatQuantity } from '../units/units';
 
@@ -11,6 +11,11 @@ const LABELS = {
   touchA: { label: 'Touch current', quantity: 'current', field: 'touch' },
   protectiveA: { label: 'Protective-conductor current', quantity: 'current', field: 'protective' },
 } as const satisfies Record<SafetyItem['item'], object>;
+
+/** In the column of the edition, for a line as it was shipped. */
+const FROM_MEMORY = 'from memory';
+/** For a line in which nobody named one. */
+const NOT_SAID = 'edition not said';
 
 /**
  * The table as shipped. IEC: earth 0.1 Ω + cord, insulation 1 and 2 MΩ, touch 0.5 mA, protective conductor 3.5 mA
@@ -22,7 +27,9 @@ const SHIPPED_TABLE = [
   'IEC; III; -; 0.25; -; -',
   'NA; I; 0.1; 1; -; 0.75',
   'NA; II; -; 2; 0.5; -',
-].join('\n');
+]
+  .map((line) => `${line}; ${FROM_MEMORY}`)
+  .join('\n');
 
 const fields = {
   ruleSet: { sort: 'text', label: 'Rule-set', maxLength: 40, hint: 'its name in the table' } as const,
@@ -75,12 +82,13 @@ const fields = {
       insulation: { label: 'Insulation', is: 'resistance', unit: 'MΩ', min: 0, otherwise: NaN },
       touch: { label: 'Touch current', is: 'current', unit: 'mA', min: 0, otherwise: NaN },
       protective: { label: 'Protective-conductor current', is: 'current', unit: 'mA', min: 0, otherwise: NaN },
+      edition: { label: 'Edition', is: 'text', otherwise: NOT_SAID },
     },
     [1, 40],
     {
       rare: true,
       hint: 'a line each, numbers in the units of the head; - for none; yours to change',
-      grid: 'Limits of each rule-set and class, - for none. Shipped from memory, yours to change: the edition in force and local rules win.',
+      grid: 'Limits of each rule-set and class, - for none. Shipped from memory: look them up, change them, and name the edition that is in force. Local rules win.',
     },
   ),
 };
@@ -90,7 +98,7 @@ export const safetyTest = gauge({
   label: 'Safety test',
   group: 'power',
   purpose: 'Earth, insulation and leakage against the rule-set’s limits: pass, fail or ask.',
-  version: 3,
+  version: 4,
   fields,
   formulas: [
     {
@@ -125,22 +133,24 @@ export const safetyTest = gauge({
     tester: '5',
     table: SHIPPED_TABLE,
   },
-  reckon(v) {
+  reckon(v, { instruments = [], today }) {
     const row = v.table.find(
       (r) => r.ruleSet.toLowerCase() === v.ruleSet.toLowerCase() && r.protection.toUpperCase() === v.protection,
     );
     if (!row) refuse('ruleSet', `The table has no line for ${v.ruleSet}, class ${v.protection}.`);
     const readings = { earthOhm: v.earth, insulationOhm: v.insulation, touchA: v.touch, protectiveA: v.protective };
     const cord = cordOf(v);
+    const instrument = instruments.find((i) => i.name.toLowerCase() === v.instrument?.trim().toLowerCase());
     const items = safetyVerdicts(
       { earthOhm: row.earth, insulationOhm: row.insulation, touchA: row.touch, protectiveA: row.protective },
       readings,
       cord?.allowedOhm ?? 0,
-      v.tester / 100,
+      (instrument?.goodToPercent ?? v.tester) / 100,
       // Class I stands on its earth: without it nothing is proved.
       v.protection === 'I' ? ['earthOhm', 'insulationOhm'] : ['insulationOhm'],
     );
     const looked = seen(v);
+    const runOut = calibration(instrument, today);
     const failed = items.filter((i) => i.verdict === 'fail');
     const asked = items.filter((i) => i.verdict === 'ask');
     const name = (i: SafetyItem) => LABELS[i.item].label.toLowerCase();
@@ -174,8 +184,13 @@ export const safetyTest = gauge({
     ];
     const [fails, asks] = [
       [...looked.fail, ...failed.map(name)],
-      [...looked.ask, ...asked.map((i) => `${name(i)} ${i.why}`)],
+      [...looked.ask, ...runOut, ...asked.map((i) => `${name(i)} ${i.why}`)],
     ];
+    if (row.edition === FROM_MEMORY || row.edition === NOT_SAID)
+      notes.push({
+        sort: 'advice',
+        text: 'Nobody said which edition these limits are of: look them up in the one that is in force, and name it in the table.',
+      });
     if (fails.length > 0) notes.unshift({ sort: 'caution', text: 'Out of use, plug off or tagged, until it passes.' });
     return {
       says:
@@ -183,7 +198,7 @@ export const safetyTest = gauge({
           ? `Fail: ${fails.join(', ')}.`
           : asks.length > 0
             ? `Ask: ${asks.join('; ')}.`
-            : `Pass by ${row.ruleSet}, class ${v.protection}.`,
+            : `Pass by ${row.ruleSet} (${row.edition}), class ${v.protection}.`,
       tone: fails.length > 0 ? ('bad' as const) : asks.length > 0 ? ('doubt' as const) : ('good' as const),
       figures,
       notes,
@@ -194,7 +209,7 @@ export const safetyTest = gauge({
                 item: 'electrical-check',
                 result: fails.length > 0 ? ('fail' as const) : ('pass' as const),
                 note: '',
-                rules: `${row.ruleSet}, class ${v.protection}`,
+                rules: `${row.ruleSet} (${row.edition}), class ${v.protection}`,
                 readings: [
                   ...items
                     .filter((i) => readings[i.item] !== undefined)
@@ -237,6 +252,16 @@ function cordOf(v: Values): { allowedOhm: number; isCapped: boolean } | null {
 
 /** The whole path has its cord in it: with less than this part of what the cord must have something is wrong. */
 const MUCH_LESS = 0.5;
+
+/** What is asked of an instrument whose calibration ran out: what it reads proves nothing. */
+function calibration(instrument: InstrumentCard | undefined, today: string): string[] {
+  if (!instrument || (instrument.dueOn !== null && instrument.dueOn >= today)) return [];
+  return [
+    instrument.dueOn === null
+      ? `${instrument.name} was never calibrated`
+      : `the calibration of ${instrument.name} ran out on ${instrument.dueOn}`,
+  ];
+}
 
 /** What was seen, without an instrument, and how the insulation was measured. */
 function seen(v: Values): { fail: string[]; ask: string[] } {

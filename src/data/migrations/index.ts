@@ -17,6 +17,7 @@ import { up as agree } from './015_agree';
 import { up as rounds } from './016_rounds';
 import { up as service } from './017_service';
 import { up as shown } from './018_shown';
+import { up as instruments } from './019_instruments';
 
 /** Steps in order; a step that has run is never changed. */
 export const steps: Record<string, string> = {
@@ -38,6 +39,7 @@ export const steps: Record<string, string> = {
   '016_rounds': rounds,
   '017_service': service,
   '018_shown': shown,
+  '019_instruments': instruments,
 };
 
 /** Migrations as a static map: no files are read when they run. */

@@ -65,6 +65,7 @@ test('the table, as the shop agreed on it', () => {
       'merge-models',
       'move-stage',
       'note-loss',
+      'put-instrument',
       'put-model',
       'put-procedure',
       'record-findings',

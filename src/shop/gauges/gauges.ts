@@ -8,6 +8,7 @@ import { shopSettings } from '@/data/shopSettings';
 import { owner } from '../access/roles';
 import { once, shopDeed } from '../deed/deed';
 import { inPaperThread } from '../papers/paperThreads';
+import { instrumentCards } from '../instruments/instruments';
 import { notFound, refuseIf } from '../problem';
 import { readDto } from '../readDto';
 import { dayInZone } from '../settings/day';
@@ -32,7 +33,12 @@ export async function reckoned(db: Db, gauge: AnyGauge, body: unknown): Promise<
   const { answer, problems } = await inPaperThread('reckonGauge', {
     id: gauge.id,
     raw,
-    room: { mainsV: shop.mains_v, today: dayInZone(new Date(), shop.zone), units: shop.units },
+    room: {
+      mainsV: shop.mains_v,
+      today: dayInZone(new Date(), shop.zone),
+      units: shop.units,
+      instruments: await instrumentCards(db),
+    },
   });
   refuseIf(problems ?? []);
   return answer!;
@@ -54,6 +60,7 @@ export async function gaugeDesk() {
     today: dayInZone(new Date(), shop.zone),
     zone: shop.zone,
     usual: await gaugeUsual(db),
+    instruments: await instrumentCards(db),
   };
 }
 

@@ -7,6 +7,7 @@ import type { DeedSpec } from '../deed/deed';
 import {
   customerDeeds,
   jobDeeds,
+  instrumentDeeds,
   learningDeeds,
   machineDeeds,
   messageDeeds,
@@ -256,6 +257,11 @@ export function openapi() {
         ...post(inWords(shopDeeds['lives/life'].spec), shopDeeds['lives/life'].spec.dto),
       },
       '/lives/interval': post(inWords(shopDeeds['lives/interval'].spec), shopDeeds['lives/interval'].spec.dto),
+      '/instruments': {
+        ...get('Instruments of the shop, with when their calibration runs out'),
+        ...made(shopDeeds.instruments),
+      },
+      ...deedPaths('/instruments/{id}', jobId, instrumentDeeds),
       '/plans': post(inWords(shopDeeds.plans.spec), shopDeeds.plans.spec.dto),
       '/plans/{kind}': get('What falls due on a kind and how often, as the schema has it', [inPath('kind', 'string')]),
       '/schemas/plans.json': file('JSON Schema of the plan of a kind', 'application/schema+json'),

@@ -9,7 +9,7 @@ jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => {} }), use
 // What is drawn with charts needs a canvas; the answer stands beside it in words.
 jest.mock('../parts/Chart', () => ({ Chart: () => null }));
 
-const desk = { units: 'metric' as const, mainsV: 120, today: '2030-03-04', zone: 'UTC', usual: {} };
+const desk = { units: 'metric' as const, mainsV: 120, today: '2030-03-04', zone: 'UTC', usual: {}, instruments: [] };
 const settle = () => act(async () => {});
 // Those that take long go to a worker, which this browser does not have.
 const quick = gauges.filter((g) => !g.heavy);

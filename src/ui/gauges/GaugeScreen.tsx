@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { gaugeById, gauges, type AnyGauge } from '@/core/gauges/catalogue';
 import type { RawValues } from '@/core/gauges/fields';
+import type { InstrumentCard } from '@/core/gauges/gauge';
 import { withUnit, type UnitSystem } from '@/core/units/unitSystem';
 import { fieldProblems } from '@/shop/gauges/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
@@ -28,6 +29,7 @@ export interface GaugeDesk {
   today: string;
   zone: string;
   usual: Record<string, RawValues>;
+  instruments: readonly InstrumentCard[];
 }
 
 interface Props {
@@ -75,7 +77,10 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
     draft.keep(withoutFiles(gauge, next));
   };
   const raw = useMemo(() => withUnits(gauge, typed, units), [gauge, typed, units]);
-  const around = useMemo(() => ({ mainsV: desk.mainsV, today: desk.today, units }), [desk.mainsV, desk.today, units]);
+  const around = useMemo(
+    () => ({ mainsV: desk.mainsV, today: desk.today, units, instruments: desk.instruments }),
+    [desk.mainsV, desk.today, desk.instruments, units],
+  );
   const { reckoned, working, stopped, cancel } = useReckoned(gauge, raw, around);
   const problems = useMemo(() => {
     const own = fieldProblems(name, raw);
