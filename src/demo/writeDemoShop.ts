@@ -17,6 +17,7 @@ import { shippedParts } from '@/knowledge/parts';
 import { newToken, tokenHash } from '@/shop/access/secrets';
 import { hashPassphrase } from '@/shop/access/passphrases';
 import { dayInZone } from '@/shop/settings/day';
+import { writeInstruments } from './instruments';
 import { DEMO_TERMS, writeAnswers, writePastMoney } from './money';
 import * as names from './names';
 import { writeOpenJobs } from './openJobs';
@@ -182,6 +183,7 @@ export async function writeDemoShop(db: Knex) {
   await writePastMoney(db, random);
   const owner = { id: people[0]!, name: 'Wren Ostrey', role: 'owner' } as const;
   const hex = () => Math.floor(random() * 16).toString(16);
+  await writeInstruments(db, today);
   await writeAnswers(db, owner, today, () => 'xxxxxxxx-xxxx-4xxx-8xxx-xxxxxxxxxxxx'.replace(/x/g, hex));
   return { customers: customers.length, machines: machines.length, jobs: days.length + 2 * rarer.length, open };
 }

@@ -1,6 +1,7 @@
 import { gaugeById, type AnyGauge } from '@/core/gauges/catalogue';
 import type { RawValues } from '@/core/gauges/fields';
 import type { GaugeAnswer } from '@/core/gauges/gauge';
+import { readField } from '@/core/gauges/readFields';
 import { matchParts } from '@/core/stores/matchParts';
 import { database, type Db } from '@/data/database';
 import { gaugeInputsOf, gaugeUsual, partsNear, putGaugeUsual } from '@/data/gauges';
@@ -76,6 +77,13 @@ export const keepUsual = shopDeed(
     const gauge = gaugeNamed(dto.gauge);
     const unknown = Object.keys(dto.inputs).filter((f) => !Object.hasOwn(gauge.fields, f));
     refuseIf(unknown.map((field) => ({ field: `inputs.${field}`, message: 'The gauge has no such field.' })));
+    // What cannot be read would stop everybody who opens the gauge.
+    refuseIf(
+      Object.entries(dto.inputs).flatMap(([name, value]) => {
+        const read = String(value ?? '').trim() === '' ? null : readField(gauge.fields[name]!, value);
+        return read && 'problem' in read ? [{ field: `inputs.${name}`, message: read.problem }] : [];
+      }),
+    );
     return once(person, 'keep-usual', dto, dto.gauge, async (db) => {
       await putGaugeUsual(db, dto.gauge, dto.inputs);
       return { gauge: dto.gauge };

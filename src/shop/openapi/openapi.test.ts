@@ -4,6 +4,7 @@ import { bodyLimitBytes } from '../doors/bodyLimits';
 import {
   customerDeeds,
   jobDeeds,
+  instrumentDeeds,
   learningDeeds,
   messageDeeds,
   machineDeeds,
@@ -27,6 +28,7 @@ function routes(): string[] {
     models: modelDeeds,
     people: personDeeds,
     learning: learningDeeds,
+    instruments: instrumentDeeds,
     messages: messageDeeds,
   };
   return readdirSync(root, { recursive: true, encoding: 'utf8' })

@@ -19,9 +19,14 @@ interface Props {
   units: UnitSystem;
   /** What is wrong, by field; shown once something is typed there or a field is named by the answer. */
   problems: ReadonlyMap<string, string>;
+  /** Words that a field is likely to hold, by its name. */
+  offers?: Readonly<Record<string, readonly string[]>>;
   onType: (name: string, value: string) => void;
+  /** Somebody is at this field now. */
+  onAt?: (name: string) => void;
 }
 
+const NONE: readonly string[] = [];
 /** Questions that choose between ways of asking stand first, as a row of keys. */
 const LEADING = new Set(['asks', 'sort', 'run']);
 
@@ -29,11 +34,13 @@ const isRare = (field: Field) => 'rare' in field && field.rare === true;
 const textOf = (value: unknown) => String(value ?? '').trim();
 
 /** The fields of a gauge, made from their specification; each shows how it was read. What few know is folded away. */
-export function GaugeForm({ fields, typed, units, problems, onType }: Props) {
+export function GaugeForm({ fields, typed, units, problems, offers = {}, onType, onAt }: Props) {
   const asked = Object.entries(fields).filter(([, f]) => isAsked(f, typed));
   const row = ([name, field]: [string, Field]) => (
     <Box
       key={name}
+      data-field={name}
+      onFocus={() => onAt?.(name)}
       sx={{ gridColumn: LEADING.has(name) || field.sort === 'rows' || field.sort === 'file' ? '1 / -1' : 'auto' }}
     >
       <GaugeField
@@ -42,6 +49,7 @@ export function GaugeForm({ fields, typed, units, problems, onType }: Props) {
         value={String(typed[name] ?? '')}
         units={units}
         problem={problems.get(name)}
+        offers={offers[name] ?? NONE}
         onType={(v) => onType(name, v)}
       />
     </Box>
@@ -109,6 +117,7 @@ function GaugeField({
   value,
   units,
   problem,
+  offers,
   onType,
 }: {
   name: string;
@@ -116,6 +125,7 @@ function GaugeField({
   value: string;
   units: UnitSystem;
   problem: string | undefined;
+  offers: readonly string[];
   onType: (value: string) => void;
 }) {
   if (field.sort === 'file') return <FileDrop field={field} loaded={value} problem={problem} onText={onType} />;
@@ -146,8 +156,9 @@ function GaugeField({
         ))}
       </ToggleButtonGroup>
     );
+  const list = offers.length > 0 ? `offers-${name}` : undefined;
   const shown = value.trim() !== '' || problem?.startsWith('Needed') === false ? problem : undefined;
-  return (
+  const text = (
     <TextField
       select={field.sort === 'choice'}
       label={labelOf(field, units)}
@@ -163,7 +174,7 @@ function GaugeField({
         field.hint ??
         ('optional' in field && field.optional && value === '' ? 'if known' : undefined)
       }
-      slotProps={{ htmlInput: { autoComplete: 'off', spellCheck: false } }}
+      slotProps={{ htmlInput: { autoComplete: 'off', spellCheck: false, ...(list ? { list } : {}) } }}
     >
       {field.sort === 'choice'
         ? field.options.map((o) => (
@@ -173,6 +184,17 @@ function GaugeField({
           ))
         : undefined}
     </TextField>
+  );
+  if (!list) return text;
+  return (
+    <>
+      {text}
+      <datalist id={list}>
+        {offers.map((o) => (
+          <option key={o} value={o} />
+        ))}
+      </datalist>
+    </>
   );
 }
 

@@ -139,3 +139,65 @@ test('where to hold what is drawn for what is asked, and told to whoever does no
   await settle();
   expect(screen.getByRole('img', { name: /outer contacts/ })).toBeTruthy();
 });
+
+describe('every drawing', () => {
+  const waysOf = (g: (typeof gauges)[number]): [string, string | null][] =>
+    ['asks', 'sort'].flatMap((name) => {
+      const field = g.fields[name];
+      return field?.sort === 'choice' ? field.options.map((o): [string, string] => [name, o.id]) : [];
+    });
+
+  test('names only fields of its gauge that are asked then, and is told to whoever does not see it', async () => {
+    let drawn = 0;
+    for (const g of gauges)
+      for (const [name, id] of [...waysOf(g), ['', null] as [string, null]]) {
+        const filled = { ...g.example, ...(id === null ? {} : { [name]: id }) };
+        const { unmount } = stand(<GaugeScreen name={g.id} desk={desk} filled={filled} mayKeepUsual={false} />);
+        await settle();
+        const places = [...document.querySelectorAll<SVGElement>('[data-place]')].map((p) => p.dataset.place!);
+        drawn += places.length;
+        for (const place of places)
+          expect([g.id, id, place, document.querySelector(`[data-field="${place}"]`) !== null]).toEqual([
+            g.id,
+            id,
+            place,
+            true,
+          ]);
+        unmount();
+      }
+    expect(drawn).toBeGreaterThan(60);
+  });
+
+  test('what is typed stands at its place; the place of the field at hand is marked, and leads to it', async () => {
+    const belt = gauges.find((g) => g.id === 'belt')!;
+    stand(<GaugeScreen name="belt" desk={desk} filled={{ ...belt.example, centre: '150 mm' }} mayKeepUsual={false} />);
+    await settle();
+    const place = (field: string) => document.querySelector<SVGElement>(`[data-place="${field}"]`)!;
+    expect(place('centre').textContent).toBe('centre150 mm');
+    fireEvent.change(screen.getByLabelText('Centre distance, mm'), { target: { value: '162' } });
+    expect(place('centre').textContent).toBe('centre162');
+    fireEvent.click(place('drive'));
+    const shaft = screen.getByLabelText('Drive shaft or pulley, mm');
+    expect(document.activeElement).toBe(shaft);
+    fireEvent.focus(shaft);
+    await settle();
+    expect([place('drive').dataset.at, place('centre').dataset.at]).toEqual(['', undefined]);
+  });
+});
+
+test('the shop’s instruments are offered, and one whose calibration ran out is asked for', async () => {
+  const safety = gauges.find((g) => g.id === 'safety-test')!;
+  const card = { name: 'Safety tester', goodToPercent: 3, dueOn: '2029-01-01' };
+  stand(
+    <GaugeScreen
+      name="safety-test"
+      desk={{ ...desk, instruments: [card] }}
+      filled={{ ...safety.example, touch: '0.1 mA', instrument: 'safety tester' }}
+      mayKeepUsual={false}
+    />,
+  );
+  await settle();
+  const list = screen.getByLabelText('With which instrument').getAttribute('list')!;
+  expect([...document.getElementById(list)!.querySelectorAll('option')].map((o) => o.value)).toEqual(['Safety tester']);
+  expect(screen.getByRole('region', { name: 'Result' }).textContent).toMatch(/calibration of Safety tester ran out/);
+});

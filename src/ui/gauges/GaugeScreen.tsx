@@ -17,7 +17,7 @@ import { Empty } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { AboutGauge } from './AboutGauge';
 import { GaugeForm } from './GaugeForm';
-import { GaugePlaces } from './GaugePlaces';
+import { GaugePlaces } from './places/GaugePlaces';
 import { GaugeResult } from './GaugeResult';
 import { JobUses } from './JobUses';
 import { KeepUsual } from './KeepUsual';
@@ -61,6 +61,8 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
   const [typed, setTyped] = useState<RawValues>(() => ({ ...startOf(gauge, desk.usual[name]), ...filled }));
   // What is typed for one job is not another's.
   const [draft] = useState(() => draftKeeper(`gauge-${name}${job ? `-${job.id}` : ''}`));
+  const [at, setAt] = useState<string | null>(null);
+  const offers = useMemo(() => ({ instrument: desk.instruments.map((i) => i.name) }), [desk.instruments]);
   const touched = useRef(isFilled);
   useEffect(() => {
     let here = true;
@@ -151,12 +153,14 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
           }}
         >
           <Box sx={{ display: 'grid', gap: 1.5, minWidth: 0 }}>
-            <GaugePlaces gauge={name} typed={typed} />
+            <GaugePlaces gauge={name} typed={typed} at={at} />
             <GaugeForm
               fields={gauge.fields}
               typed={typed}
               units={units}
               problems={problems}
+              offers={offers}
+              onAt={setAt}
               onType={(field, value) => change({ ...typed, [field]: value })}
             />
             <Box className="no-print" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>

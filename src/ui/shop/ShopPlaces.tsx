@@ -15,6 +15,7 @@ const PLACES = [
   { href: '/shop/messages', label: 'Messages' },
   { href: '/shop/learning', label: 'Finder' },
   { href: '/shop/lives', label: 'Lives' },
+  { href: '/shop/measuring', label: 'Measuring' },
   { href: '/shop/audit', label: 'Audit' },
   { href: '/shop/doors', label: 'Door' },
   { href: '/shop/data', label: 'In and out' },
