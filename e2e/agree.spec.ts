@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect } from '@playwright/test';
-import { putOnBench, settled, signIn, takeInStranger } from './bench';
+import { putOnBench, settled, signIn, takeInStranger, photograph } from './bench';
 import { test } from './test';
 
 test('a canister that “needs a belt”: from the proof to the printed estimate in few keys, answered by the owner on a phone', async ({
@@ -19,6 +19,10 @@ test('a canister that “needs a belt”: from the proof to the printed estimate
   await page.getByRole('group', { name: 'Roll itself' }).getByRole('button', { name: 'mouldy' }).click();
   await page.getByRole('group', { name: 'Hair' }).getByRole('button', { name: 'much' }).click();
   await expect(page.getByText(/^Cause proved:/)).toBeVisible();
+  // What was found is seen: on the estimate, and on the owner's page beside the answer to their own idea.
+  await page.getByLabel(/^Photograph(: roll mouldy| what was found)$/).setInputFiles(await photograph());
+  await expect(page.getByRole('img', { name: 'Photograph 1' })).toBeVisible();
+  await settled(page);
 
   // From the proof to the paper: every key is counted.
   let keys = 0;
@@ -38,6 +42,7 @@ test('a canister that “needs a belt”: from the proof to the printed estimate
   await expect(page).toHaveURL(/\/papers\/\d+$/);
   await expect(page.getByRole('article', { name: /^Estimate E-\d{4}-\d{4}$/ })).toContainText('Roll mouldy');
   expect(keys).toBeLessThanOrEqual(12);
+  await expect(page.getByRole('img', { name: 'Roll mouldy' })).toBeVisible();
   const pdf = await page.request.get(`/api/v1/documents/${page.url().split('/').at(-1)}/paper.pdf`);
   expect([pdf.status(), (await pdf.body()).subarray(0, 5).toString()]).toEqual([200, '%PDF-']);
   await page.getByRole('link', { name: 'Back to the job' }).click();
@@ -57,6 +62,7 @@ test('a canister that “needs a belt”: from the proof to the printed estimate
   await owner.goto(new URL(address).pathname.replace(/^/, baseURL!));
   await expect(owner.getByRole('heading', { name: /^Your Mirefield Sled$/ })).toBeVisible();
   await expect(owner.getByText('Roll mouldy.')).toBeVisible();
+  await expect(owner.getByRole('img', { name: 'Roll mouldy' })).toBeVisible();
   const { violations } = await new AxeBuilder({ page: owner }).analyze();
   expect(violations.map((v) => v.id)).toEqual([]);
   await owner.getByLabel('Your name').fill('');

@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { expect, type Locator, type Page } from '@playwright/test';
 
 /** Signs in through the real form. */
@@ -128,4 +129,11 @@ export async function agreed(page: Page, next: 'To Strip' | 'To Fit'): Promise<v
   await page.getByRole('button', { name: /^Yes: the least we stand behind/ }).click();
   await expect(page.getByRole('heading', { name: /^Agree Agreed\./ })).toBeVisible();
   await page.getByRole('button', { name: next }).click();
+}
+
+/** A small picture of its own, as a phone sends one. */
+export async function photograph(): Promise<{ name: string; mimeType: string; buffer: Buffer }> {
+  const noise = { type: 'gaussian' as const, mean: 128, sigma: 40 };
+  const picture = sharp({ create: { width: 240, height: 180, channels: 3, background: '#888', noise } });
+  return { name: 'seen.jpg', mimeType: 'image/jpeg', buffer: await picture.jpeg().toBuffer() };
 }

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { signIn, takeInStranger } from './bench';
+import { settled, signIn, takeInStranger } from './bench';
 import { test } from './test';
 
 test.beforeEach(async ({ page, baseURL }) => {
@@ -211,4 +211,46 @@ test('the service answers as the screen does, and refuses field by field', async
     'length',
     'load',
   ]);
+});
+
+test('an instrument of the shop is offered where it measures; its calibration runs out, and the limits name their edition', async ({
+  page,
+  baseURL,
+}) => {
+  await signIn(page, baseURL!);
+  await page.goto('/shop/measuring');
+  await settled(page);
+  const list = page.getByRole('region', { name: 'Instruments' });
+  await list.getByRole('button', { name: 'Add an instrument' }).click();
+  await page.getByLabel('What it is called').fill('Tester of the van');
+  await page.getByLabel('Calibrated on').fill('2020-02-03');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(list.getByRole('row', { name: /Tester of the van/ })).toContainText('ran out');
+  const safety = page.getByRole('region', { name: 'Safety test' });
+  await safety.getByRole('textbox', { name: 'Edition, row 1' }).fill('2020+A1');
+  await safety.getByRole('button', { name: 'Keep for everybody' }).click();
+  await expect(safety.getByRole('button', { name: 'Keep for everybody' })).toBeDisabled();
+
+  await page.goto('/gauges/safety-test');
+  const type = (label: string, value: string) => page.getByLabel(label, { exact: true }).fill(value);
+  await type('Protective earth, Ω', '0.12');
+  await type('Insulation, MΩ', '45');
+  await type('Touch current, mA', '0.1');
+  await type('Protective-conductor current, mA', '0.4');
+  for (const [field, choice] of [
+    ['Looked over', /^Sound/],
+    ['Its switch during insulation', 'On'],
+  ] as const) {
+    await page.getByRole('combobox', { name: field }).click();
+    await page.getByRole('option', { name: choice, exact: typeof choice === 'string' }).click();
+  }
+  const result = page.getByRole('region', { name: 'Result' });
+  await expect(result).toContainText('Pass by IEC (2020+A1), class I.');
+  await type('With which instrument', 'Tester of the van');
+  await expect(result).toContainText('the calibration of Tester of the van ran out on 2021-02-03');
+  // A press on a place leads to its field; what is typed stands at its place.
+  const place = page.locator('[data-place="insulation"] text');
+  await expect(place).toContainText('45');
+  await place.click();
+  await expect(page.getByLabel('Insulation, MΩ')).toBeFocused();
 });

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { settled, signIn } from './bench';
+import { photograph, settled, signIn } from './bench';
 import { test } from './test';
 
 test.beforeEach(async ({ page, baseURL }) => signIn(page, baseURL!));
@@ -40,6 +40,8 @@ test('a planned service goes line by line in one order, ends in a report, and le
 
   await list.getByRole('button', { name: 'Done: Float out, ball and cage rinsed' }).click();
   await expect(said).toContainText('Float out, ball and cage rinsed: done');
+  await said.getByLabel('Photograph', { exact: true }).setInputFiles(await photograph());
+  await expect(said.getByRole('img')).toHaveCount(1);
 
   // Read place by place; what no blade has is refused at its field, and stays typed.
   await list.getByRole('button', { name: 'Done: Turn or renew the squeegee blades' }).click();
@@ -85,6 +87,8 @@ test('a planned service goes line by line in one order, ends in a report, and le
   const report = page.getByRole('article', { name: 'Service report' });
   await expect(report).toContainText('on 3 of 20 days');
   await expect(report).toContainText('No water at the site');
+  await expect(report.getByRole('row', { name: /Float out, ball and cage rinsed/ })).toContainText('photograph 1');
+  await expect(report.getByRole('img', { name: /^1 +Float out/ })).toBeVisible();
   const pdf = await page.request.get(`/api/v1/jobs/${job}/service-report.pdf`);
   expect([pdf.status(), (await pdf.body()).subarray(0, 5).toString()]).toEqual([200, '%PDF-']);
 

@@ -162,6 +162,13 @@ export class RememberStepDto extends JobDeedDto {
   @Max(99, { each: true })
   counts?: number[];
 
+  /** How long each sort is, in the same order; empty where it does not matter. As before, when absent. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsIn(['', 'short', 'medium', 'long'], { each: true, message: 'Short, medium, long, or empty.' })
+  lengths?: ('' | 'short' | 'medium' | 'long')[];
+
   /** Move: the step that it comes after. */
   @IsOptional()
   @Matches(STEP, { message: 'The id of a step.' })

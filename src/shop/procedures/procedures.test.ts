@@ -86,10 +86,15 @@ test('one press remembers a step for the model, another press forgets it', async
   const { strip } = await readJob(other);
   expect(strip.done[0]).toMatchObject({ note: 'The long ones are black.' });
   expect(strip.cups[0]!.fasteners.map((f) => f.count)).toEqual([3, 2]);
+  await remember(job, 'plate-screws', { sort: 'count', counts: [3, 2], lengths: ['', 'medium'] });
+  expect((await readJob(other)).strip.cups[0]!.fasteners.map((f) => f.length)).toEqual([undefined, 'medium']);
+  // Who names no length leaves it.
+  await remember(job, 'plate-screws', { sort: 'count', counts: [3, 2] });
+  expect((await readJob(other)).strip.cups[0]!.fasteners.map((f) => f.length)).toEqual([undefined, 'medium']);
   await remember(job, 'knob-off', { sort: 'as-its-kind' });
   expect((await modelProcedure(model())).changes.map((c) => [c.sort, c.step])).toEqual([
-    ['fasteners', 'plate-screws'],
     ['note', 'plate-screws'],
+    ['fasteners', 'plate-screws'],
   ]);
   expect((await refusal(remember(job, 'plate-screws', { sort: 'count', counts: [3] }))).fields[0]!.message).toBe(
     '2 numbers belong to this step.',

@@ -1,6 +1,6 @@
 import { bestOrder } from '@/core/strip/bestOrder';
 import { changedBy, type Change } from '@/core/strip/changed';
-import type { Procedure } from '@/core/strip/procedure';
+import type { Fastener, Procedure } from '@/core/strip/procedure';
 import { stepsToOpen } from '@/core/strip/reach';
 import { wayBack } from '@/core/strip/wayBack';
 import { database } from '@/data/database';
@@ -214,9 +214,15 @@ function remembered(
       case 'count':
         if (dto.counts?.length !== fasteners.length || fasteners.length === 0)
           refuseIf([{ field: 'counts', message: `${fasteners.length} numbers belong to this step.` }]);
+        if (dto.lengths && dto.lengths.length !== fasteners.length)
+          refuseIf([{ field: 'lengths', message: `${fasteners.length} lengths belong to this step.` }]);
         return [
           ...rest('fasteners'),
-          { sort: 'fasteners', step: id, fasteners: fasteners.map((f, i) => ({ ...f, count: dto.counts![i]! })) },
+          {
+            sort: 'fasteners',
+            step: id,
+            fasteners: fasteners.map((f, i) => withLength({ ...f, count: dto.counts![i]! }, dto.lengths?.[i])),
+          },
         ];
       case 'move':
         if (dto.after === undefined) refuseIf([{ field: 'after', message: 'After which step does it come?' }]);
@@ -252,6 +258,15 @@ function remembered(
   const strange = problems.find((p) => all[p.change]!.step === id || p.change === all.length - 1);
   refuseIf(strange ? [{ field: dto.sort === 'move' ? 'after' : 'step', message: strange.message }] : []);
   return all;
+}
+
+/** @param length empty where it does not matter; as before when absent */
+function withLength(
+  { length: before, ...rest }: Fastener,
+  length: NonNullable<RememberStepDto['lengths']>[number] | undefined,
+): Fastener {
+  const now = length === undefined ? before : length || undefined;
+  return now === undefined ? rest : { ...rest, length: now };
 }
 
 /** An id from the words of a step, unlike all others. */

@@ -67,3 +67,35 @@ test('a job that is closed shows what was done, and nothing can be pressed', () 
   expect(screen.queryByRole('region', { name: 'Now' })).toBeNull();
   for (const line of screen.getAllByRole<HTMLButtonElement>('checkbox')) expect(line.disabled).toBe(true);
 });
+
+test('a trial waits: while power is held back, and while something dries; neither a press nor Enter runs it', async () => {
+  const stripped = ['front-wheels', 'head-screws'].map((step) => ({ step, state: 'done' as const, at }));
+  const { state } = jobInFind();
+  const upToTrial = (more: Partial<JobState>) => {
+    const { rebuild } = jobWith({ ...more, stripped });
+    const trial = rebuild.findIndex((l) => l.sort === 'trial');
+    expect(trial).toBeGreaterThan(0);
+    return jobWith({ ...more, stripped, ticks: rebuild.slice(0, trial).map((l) => l.id) });
+  };
+  const drying = { id: 1, kind: 'drying' as const, what: 'washed filter', started_at: at, ends_at: at, ended_at: null };
+  const cases: [Partial<JobState>, RegExp][] = [
+    [{ job: { ...state.job, ever_wet: 'yes' } }, /Not run before it is made safe: has been wet/],
+    [{ waits: [drying] }, /Not run yet: washed filter is still waiting/],
+  ];
+  for (const [more, says] of cases) {
+    const { sent } = furnishBrowser();
+    const { unmount } = stand(<Screen job={upToTrial(more)} />);
+    expect(now().textContent).toMatch(says);
+    expect(within(now()).getByRole<HTMLButtonElement>('button', { name: /Done/ }).disabled).toBe(true);
+    fireEvent.keyDown(document.body, { key: 'Enter', code: 'Enter' });
+    await settle();
+    expect(sent.filter((s) => s.url.endsWith('/tick-rebuild'))).toEqual([]);
+    unmount();
+  }
+  // Dry and safe it goes on.
+  const { sent } = furnishBrowser();
+  stand(<Screen job={upToTrial({ waits: [{ ...drying, ended_at: at }] })} />);
+  fireEvent.keyDown(document.body, { key: 'Enter', code: 'Enter' });
+  await settle();
+  expect(sent.filter((s) => s.url.endsWith('/tick-rebuild'))).toHaveLength(1);
+});

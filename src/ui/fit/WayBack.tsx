@@ -8,9 +8,10 @@ import CheckBoxOutlineBlankIcon from '@mui/icons-material/CheckBoxOutlineBlank';
 import { fastenerWords } from '@/core/strip/tray';
 import { repairNeeds } from '@/knowledge/repairWork';
 import type { JobFacts } from '@/shop/jobView/dto';
-import { cautionOf, faultLabel } from '../job/labels';
+import { cautionOf, faultLabel, heldPower } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
+import { Notice } from '../parts/Notice';
 import { HandKey } from '../strip/StepCard';
 import { useHandKeys } from '../strip/useHandKeys';
 import { StepPictures } from '../strip/StepPictures';
@@ -31,7 +32,8 @@ export function WayBack({ desk }: { desk: JobDesk }) {
   const isDone = (line: Line) => pressed.get(line.id) ?? line.done;
   const now = closed ? undefined : job.rebuild.find((l) => !isDone(l));
   const before = now ? job.rebuild.slice(0, job.rebuild.indexOf(now)).at(-1) : job.rebuild.at(-1);
-  const tick = (line: Line, done: boolean) => desk.press('tick-rebuild', { step: line.id, done });
+  const tick = (line: Line, done: boolean) =>
+    (done && stopOf(line, job) !== '') || desk.press('tick-rebuild', { step: line.id, done });
   useHandKeys(
     !closed,
     () => now && tick(now, true),
@@ -49,7 +51,7 @@ export function WayBack({ desk }: { desk: JobDesk }) {
             <ButtonBase
               role="checkbox"
               aria-checked={isDone(line)}
-              disabled={desk.stalled || closed}
+              disabled={desk.stalled || closed || (!isDone(line) && stopOf(line, job) !== '')}
               onClick={() => tick(line, !isDone(line))}
               sx={{
                 width: '100%',
@@ -84,11 +86,21 @@ export function WayBack({ desk }: { desk: JobDesk }) {
   );
 }
 
+/** Why a trial is not run yet: power is held back, or something is wet or not cured; empty when it may be. */
+function stopOf({ sort }: Line, job: JobFacts): string {
+  if (sort !== 'trial') return '';
+  const held = heldPower(job);
+  if (held) return `Not run before it is made safe: ${held}.`;
+  const wet = job.waits.find((w) => w.endedAt === null && (w.kind === 'drying' || w.kind === 'glue'));
+  return wet ? `Not run yet: ${wet.what || wet.kind} is still waiting.` : '';
+}
+
 /** What is put back now: from which cup, with the photograph of the way in beside it. */
 function Now({ line, job, disabled, onDone }: { line: Line; job: JobFacts; disabled: boolean; onDone: () => void }) {
   const cup = line.sort === 'close' ? job.strip.cups.find((c) => c.step === line.step) : undefined;
   const opened = job.strip.done.find((s) => s.id === line.step);
   const pictures = opened ? picturesOf(job, opened) : [];
+  const stop = stopOf(line, job);
   return (
     <Box
       component="section"
@@ -133,8 +145,9 @@ function Now({ line, job, disabled, onDone }: { line: Line; job: JobFacts; disab
       {line.cautions.map((id) => (
         <CautionPlate key={id} {...cautionOf(id)} />
       ))}
+      {stop && <Notice title={stop} />}
       <Box>
-        <HandKey label="Done" letter="Enter" main disabled={disabled} onPress={onDone} />
+        <HandKey label="Done" letter="Enter" main disabled={disabled || stop !== ''} onPress={onDone} />
       </Box>
     </Box>
   );

@@ -62,16 +62,38 @@ test('a model is remembered by what differs only: no empty note, no number that 
   const { sent } = furnishBrowser();
   stand(<Step job={jobWith()} id="plate-locks" />);
   const press = (name: string) => screen.getByRole<HTMLButtonElement>('button', { name, hidden: true });
-  expect([press('Remember it').disabled, press('Remember the number').disabled]).toEqual([true, true]);
-  const count = screen.getByLabelText(/coin slot/);
+  expect([press('Remember it').disabled, press('Remember the screws').disabled]).toEqual([true, true]);
+  const count = screen.getByLabelText(/^(?!Length).*coin slot/);
   fireEvent.change(count, { target: { value: 'four' } });
-  expect(press('Remember the number').disabled).toBe(true);
+  expect(press('Remember the screws').disabled).toBe(true);
   fireEvent.change(count, { target: { value: '4' } });
-  fireEvent.click(press('Remember the number'));
+  fireEvent.click(press('Remember the screws'));
   await settle();
   expect(sent.find((s) => s.url.endsWith('/remember-step'))!.body).toMatchObject({
     step: 'plate-locks',
     sort: 'count',
     counts: [4],
   });
+});
+
+test('a step more, another place and a photograph are remembered for the model from the step at hand', async () => {
+  const { sent } = furnishBrowser();
+  const at = '2030-03-04T09:00:00+00:00';
+  const seen = { id: 41, at, caption: 'two lengths', shows: 'step:plate-locks', width: 4, height: 3, person: null };
+  stand(<Step job={jobWith({ photographs: [seen] })} id="plate-locks" />);
+  const button = (name: string) => screen.getByRole<HTMLButtonElement>('button', { name, hidden: true });
+  const last = () => sent.findLast((s) => s.url.endsWith('/remember-step'))!.body as Record<string, unknown>;
+  fireEvent.click(button('Show the photograph at every one'));
+  await settle();
+  expect(last()).toMatchObject({ step: 'plate-locks', sort: 'photograph', photograph: 41 });
+  expect(button('Remember the step').disabled).toBe(true);
+  const type = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+  type('A step more after it', 'Badge pried off');
+  type('On the way back', 'Badge on');
+  type('Minutes', '0');
+  expect(button('Remember the step').disabled).toBe(true);
+  type('Minutes', '0,5');
+  fireEvent.click(button('Remember the step'));
+  await settle();
+  expect(last()).toMatchObject({ sort: 'add', label: 'Badge pried off', back: 'Badge on', minutes: 0.5 });
 });

@@ -17,9 +17,10 @@ export function Remember({ desk, step }: { desk: JobDesk; step: StepView }) {
   const { job, busy } = desk;
   const [note, setNote] = useState(step.note);
   const [counts, setCounts] = useState(step.fasteners.map((f) => String(f.count)));
+  const [lengths, setLengths] = useState(step.fasteners.map((f): '' | 'short' | 'medium' | 'long' => f.length ?? ''));
   const numbers = counts.map(Number);
   const wrong = numbers.some((n) => !Number.isInteger(n) || n < 1 || n > 99);
-  const changed = step.fasteners.some((f, i) => f.count !== numbers[i]);
+  const changed = step.fasteners.some((f, i) => f.count !== numbers[i] || (f.length ?? '') !== lengths[i]);
   const known =
     job.strip.changes.some((c) => c.step === step.id && c.sort !== 'add') ||
     job.strip.pictures.some((p) => p.step === step.id);
@@ -54,24 +55,46 @@ export function Remember({ desk, step }: { desk: JobDesk; step: StepView }) {
         </Box>
         {step.fasteners.length > 0 && (
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'start' }}>
-            {step.fasteners.map((f, i) => (
-              <TextField
-                key={`${f.what}${f.where}`}
-                label={fastenerWords({ ...f, count: 1 }).replace(/^1 /, '')}
-                value={counts[i]}
-                onChange={(e) => setCounts(counts.with(i, e.target.value))}
-                error={!Number.isInteger(numbers[i]) || numbers[i]! < 1 || numbers[i]! > 99}
-                slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-                sx={{ width: 200 }}
-              />
-            ))}
+            {step.fasteners.map((f, i) => {
+              const what = fastenerWords({ ...f, count: 1 }).replace(/^1 /, '');
+              return (
+                <Box key={`${f.what}${f.where}`} sx={{ display: 'flex', gap: 0.5, flex: '1 1 300px' }}>
+                  <TextField
+                    label={what}
+                    value={counts[i]}
+                    onChange={(e) => setCounts(counts.with(i, e.target.value))}
+                    error={!Number.isInteger(numbers[i]) || numbers[i]! < 1 || numbers[i]! > 99}
+                    slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+                    sx={{ flex: 1 }}
+                  />
+                  <TextField
+                    select
+                    label="Length"
+                    value={lengths[i]}
+                    onChange={(e) => setLengths(lengths.with(i, e.target.value as (typeof lengths)[number]))}
+                    slotProps={{
+                      inputLabel: { shrink: true },
+                      select: { displayEmpty: true },
+                      htmlInput: { 'aria-label': `Length: ${what}` },
+                    }}
+                    sx={{ width: 120 }}
+                  >
+                    {['', 'short', 'medium', 'long'].map((l) => (
+                      <MenuItem key={l} value={l}>
+                        {l || 'any'}
+                      </MenuItem>
+                    ))}
+                  </TextField>
+                </Box>
+              );
+            })}
             <Button
               size="small"
               disabled={busy || wrong || !changed}
-              onClick={() => remember({ sort: 'count', counts: numbers })}
+              onClick={() => remember({ sort: 'count', counts: numbers, lengths })}
               sx={{ minHeight: 44 }}
             >
-              Remember the number
+              Remember the screws
             </Button>
           </Box>
         )}
