@@ -37,19 +37,33 @@ export function decimalOf(minor: number, currency: string): string {
   return digits === 0 ? sign + whole : `${sign}${whole}.${figures.slice(-digits)}`;
 }
 
+/** By land and currency: to make one takes longer than to use it a hundred times. */
+const formats = new Map<string, Intl.NumberFormat>();
+const MOST_FORMATS = 100;
+
+function formatOf(currency: string, locale: string): Intl.NumberFormat {
+  const key = `${currency} ${locale}`;
+  const known = formats.get(key);
+  if (known) return known;
+  const digits = digitsOf(currency);
+  const made = new Intl.NumberFormat(locale, {
+    style: 'currency',
+    currency,
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+  });
+  if (formats.size >= MOST_FORMATS) formats.clear();
+  formats.set(key, made);
+  return made;
+}
+
 /**
  * An amount in words of the shop’s own land.
  * @param locale BCP 47
  * @example moneyText(1205, 'USD', 'en-US') // → '$12.05'
  */
 export function moneyText(minor: number, currency: string, locale: string): string {
-  const digits = digitsOf(currency);
-  const format = new Intl.NumberFormat(locale, {
-    style: 'currency',
-    currency,
-    minimumFractionDigits: digits,
-    maximumFractionDigits: digits,
-  });
+  const format = formatOf(currency, locale);
   // A decimal string is shown digit by digit: no amount is too long for it.
   return format.format(decimalOf(minor, currency) as unknown as number);
 }

@@ -244,6 +244,8 @@ function Person({ id, label }: { id: number | null; label: string }) {
   );
 }
 
+const DAY_HEAD = new Intl.DateTimeFormat('en', { weekday: 'short', day: 'numeric', timeZone: 'UTC' });
+
 function DayHeads({ view, now }: { view: BenchView; now: number }) {
   const days = view.days.map((d) => Date.parse(d.startsAt));
   const scale = dayScale(days, now);
@@ -251,11 +253,7 @@ function DayHeads({ view, now }: { view: BenchView; now: number }) {
     ...scale.hours.map(({ at, hour }) => ({ at: scale.x(at), label: String(hour), isHour: true })),
     ...scale.days.map((i) => ({
       at: scale.x(days[i]!),
-      label: new Date(`${view.days[i]!.date}T12:00:00Z`).toLocaleDateString('en', {
-        weekday: 'short',
-        day: 'numeric',
-        timeZone: 'UTC',
-      }),
+      label: DAY_HEAD.format(new Date(`${view.days[i]!.date}T12:00:00Z`)),
       isHour: false,
     })),
   ];
