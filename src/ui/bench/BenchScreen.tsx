@@ -244,7 +244,7 @@ function Person({ id, label }: { id: number | null; label: string }) {
   );
 }
 
-const DAY_HEAD = new Intl.DateTimeFormat('en', { weekday: 'short', day: 'numeric', timeZone: 'UTC' });
+const WEEKDAY = new Intl.DateTimeFormat('en', { weekday: 'short', timeZone: 'UTC' });
 
 function DayHeads({ view, now }: { view: BenchView; now: number }) {
   const days = view.days.map((d) => Date.parse(d.startsAt));
@@ -253,7 +253,7 @@ function DayHeads({ view, now }: { view: BenchView; now: number }) {
     ...scale.hours.map(({ at, hour }) => ({ at: scale.x(at), label: String(hour), isHour: true })),
     ...scale.days.map((i) => ({
       at: scale.x(days[i]!),
-      label: DAY_HEAD.format(new Date(`${view.days[i]!.date}T12:00:00Z`)),
+      label: `${WEEKDAY.format(new Date(`${view.days[i]!.date}T12:00:00Z`))} ${Number(view.days[i]!.date.slice(8))}`,
       isHour: false,
     })),
   ];
