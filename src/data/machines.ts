@@ -135,6 +135,23 @@ export async function mergeModelRows(db: Db, from: number, to: number): Promise<
     { from, to },
   );
   for (const table of ['job_tally', 'fault_tally']) await db(table).where({ model_id: from }).delete();
+  // What was written of the way into the one that goes is not lost; where both were written, the kept one’s holds.
+  await db('model_procedure')
+    .where({ model_id: from })
+    .whereNotExists(db('model_procedure').where({ model_id: to }))
+    .update({ model_id: to });
+  await db.raw(
+    `insert into model_photograph (model_id, step, photograph_id, person_id, at)
+       select :to, step, photograph_id, person_id, at from model_photograph where model_id = :from
+     on conflict do nothing`,
+    { from, to },
+  );
+  await db.raw(
+    `update model kept set plates = gone.plates || kept.plates, sealed_battery = coalesce(kept.sealed_battery, gone.sealed_battery)
+     from model gone where kept.id = :to and gone.id = :from
+       and (gone.plates <> '{}' or (kept.sealed_battery is null and gone.sealed_battery is not null))`,
+    { from, to },
+  );
   await db('model').where({ id: from }).delete();
   await db.raw('select refresh_machine_search(variadic array(select id from machine where model_id = ?))', [to]);
 }

@@ -4,7 +4,8 @@ import type { Person } from '../access/person';
 import { mergeModels, modelList } from '../models/models';
 import { readJob } from '../odds/readJob';
 import { readDto } from '../readDto';
-import { base, furnishShop, newJobDto, refusal, toHandBack } from '../scene.fixture';
+import { base, furnishShop, newJobDto, photographed, refusal, toHandBack } from '../scene.fixture';
+import { rememberStep } from '../procedures/procedures';
 import { handBack } from '../handBack/handBack';
 import { openTestShop } from '../testShop.fixture';
 import { TakeInDto } from './dto';
@@ -87,6 +88,7 @@ test('two models that are one are merged later: machines and what was learned go
     advice: '',
     ownersWord: 'Later.',
   });
+  const { job: openedAgain } = await arrive(plate('Hollin', 'upright shaft-belt', 'upright-shaft-belt'), ['squeal']);
   const list = await modelList();
   const typed = list.find((m) => m.name === 'upright shaft-belt')!;
   const kept = list.find((m) => m.id === models['upright-shaft-belt'])!;
@@ -94,7 +96,36 @@ test('two models that are one are merged later: machines and what was learned go
     mergeModels(technician, kept.id, { key: randomUUID(), version: kept.version, other });
   expect((await refusal(merge(kept.id))).fields[0]!.field).toBe('other');
   expect((await refusal(merge(models['upright-brush-motor']!))).fields[0]!.message).toMatch(/another kind/);
+  // What was written of the one that goes: its way in, a photograph, its plate.
+  const seen = await photographed(technician, openedAgain, 'step:plate-screws');
+  await rememberStep(technician, openedAgain, {
+    ...(await base(openedAgain)),
+    step: 'plate-screws',
+    sort: 'note',
+    text: 'Two are black.',
+  });
+  await rememberStep(technician, openedAgain, {
+    ...(await base(openedAgain)),
+    step: 'plate-screws',
+    sort: 'photograph',
+    photograph: seen,
+  });
+  await db('model')
+    .where({ id: typed.id })
+    .update({ plates: { 'flat-belt': { days: 200 }, 'roll-hair': { days: 9 } } });
+  await db('model')
+    .where({ id: kept.id })
+    .update({ plates: { 'flat-belt': { days: 180 } } });
   await merge(typed.id);
+  const { strip } = await readJob(openedAgain);
+  expect([strip.changes, strip.pictures]).toEqual([
+    [{ sort: 'note', step: 'plate-screws', text: 'Two are black.' }],
+    [{ step: 'plate-screws', id: seen }],
+  ]);
+  expect((await db('model').where({ id: kept.id }).first('plates')).plates).toEqual({
+    'flat-belt': { days: 180 },
+    'roll-hair': { days: 9 },
+  });
   expect((await modelList()).some((m) => m.id === typed.id)).toBe(false);
   expect((await modelOf(job)).model).toBe(kept.name);
   expect(await db('fault_tally').where({ model_id: kept.id, fault: 'bearing-rough' })).toMatchObject([
