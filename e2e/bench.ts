@@ -137,3 +137,9 @@ export async function photograph(): Promise<{ name: string; mimeType: string; bu
   const picture = sharp({ create: { width: 240, height: 180, channels: 3, background: '#888', noise } });
   return { name: 'seen.jpg', mimeType: 'image/jpeg', buffer: await picture.jpeg().toBuffer() };
 }
+
+/** Types a day into its field, figure by figure, as somebody does. @param day ISO 8601 */
+export async function typeDay(page: Page, label: string, day: string): Promise<void> {
+  await page.getByRole('group', { name: label }).getByRole('spinbutton').first().click();
+  await page.keyboard.type(day.replaceAll('-', ''));
+}

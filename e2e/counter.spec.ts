@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { freeMachine, settled, signIn } from './bench';
+import { freeMachine, settled, signIn, typeDay } from './bench';
 import { test } from './test';
 
 test.beforeEach(async ({ page, baseURL }) => {
@@ -77,7 +77,7 @@ test('an owner who is mistyped is found, and a new machine of theirs is taken in
   await page.getByRole('combobox', { name: 'Model' }).click();
   await page.getByRole('option', { name: /Mirefield Bellows/ }).click();
   const bought = new Date(Date.now() - 30 * 86_400_000).toISOString().slice(0, 10);
-  await page.getByLabel('Bought on').fill(bought);
+  await typeDay(page, 'Bought on', bought);
   await page.getByRole('textbox', { name: 'In their own words' }).fill('it leaves lines no more, and it screams');
   await page.getByRole('button', { name: /^Roll slow, leaves no lines Alt/ }).click();
   await page.getByRole('button', { name: /^Squeals Alt/ }).click();

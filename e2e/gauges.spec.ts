@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { settled, signIn, takeInStranger } from './bench';
+import { settled, signIn, takeInStranger, typeDay } from './bench';
 import { test } from './test';
 
 test.beforeEach(async ({ page, baseURL }) => {
@@ -223,7 +223,13 @@ test('an instrument of the shop is offered where it measures; its calibration ru
   const list = page.getByRole('region', { name: 'Instruments' });
   await list.getByRole('button', { name: 'Add an instrument' }).click();
   await page.getByLabel('What it is called').fill('Tester of the van');
-  await page.getByLabel('Calibrated on').fill('2020-02-03');
+  // Half typed it is no day, and stays as it is typed.
+  await typeDay(page, 'Calibrated on', '2020-02');
+  await page.getByLabel('What it measures').fill('leakage');
+  const calibrated = page.getByRole('group', { name: 'Calibrated on' });
+  await expect(calibrated.getByRole('spinbutton', { name: 'Year' })).toHaveText('2020');
+  await calibrated.getByRole('spinbutton', { name: 'Day' }).click();
+  await page.keyboard.type('03');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(list.getByRole('row', { name: /Tester of the van/ })).toContainText('ran out');
   const safety = page.getByRole('region', { name: 'Safety test' });

@@ -1,5 +1,5 @@
 import { ThemeProvider } from '@mui/material/styles';
-import { configure, render, type RenderResult } from '@testing-library/react';
+import { configure, fireEvent, render, type RenderResult } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { theme } from './theme/theme';
 
@@ -42,8 +42,9 @@ export function furnishBrowser(): { sent: { method: string; url: string; body: u
   });
   Object.defineProperty(window, 'matchMedia', {
     configurable: true,
-    value: () => ({
-      matches: false,
+    // At a bench somebody points: a day is typed and not chosen by thumb.
+    value: (query: string) => ({
+      matches: query.includes('pointer: fine'),
       addEventListener() {},
       removeEventListener() {},
       addListener() {},
@@ -62,4 +63,27 @@ export interface Answerer {
 /** A screen as it stands in the shop: with the theme around it. */
 export function stand(screen: ReactElement): RenderResult {
   return render(<ThemeProvider theme={theme}>{screen}</ThemeProvider>);
+}
+
+/** The field of a day, by its label: what it holds as ISO 8601, and typing another. */
+export function dayField(label: string, within: HTMLElement = document.body) {
+  const group = () => {
+    const found = [...within.querySelectorAll<HTMLElement>('[role="group"]')].find(
+      (g) => (g.getAttribute('aria-label') ?? labelOf(g)) === label,
+    );
+    if (!found) throw new Error(`There is no day called ${label}.`);
+    return found;
+  };
+  const input = () => group().parentElement!.querySelector('input')!;
+  return {
+    get value() {
+      return input().value;
+    },
+    type: (day: string) => fireEvent.change(input(), { target: { value: day } }),
+  };
+}
+
+function labelOf(group: HTMLElement): string | null {
+  const id = group.getAttribute('aria-labelledby');
+  return id === null ? null : (document.getElementById(id)?.textContent ?? null);
 }

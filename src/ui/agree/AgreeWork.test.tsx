@@ -5,7 +5,7 @@ import type { JobFacts } from '@/shop/jobView/dto';
 import type { AgreeView } from '@/shop/standing/dto';
 import { jobInFind } from '../job/job.fixture';
 import { useJob } from '../job/useJob';
-import { furnishBrowser, stand } from '../testBench.fixture';
+import { dayField, furnishBrowser, stand } from '../testBench.fixture';
 import { AgreeWork } from './AgreeWork';
 import { proposalFixture } from './proposal.fixture';
 
@@ -130,18 +130,18 @@ test('a server that does not answer is asked again', async () => {
 
 test('each offer is promised on its card; one that says the same as the rest again is no exception any more', async () => {
   const sent = await show(jobWith(), proposalFixture());
-  const ready = screen.getByLabelText<HTMLInputElement>('Ready on: The least we stand behind');
+  const ready = dayField('Ready on: The least we stand behind');
   const stood = screen.getByLabelText<HTMLInputElement>('Stood for, days: The least we stand behind');
   const usual = [ready.value, stood.value];
-  fireEvent.change(ready, { target: { value: '2198-12-24' } });
+  ready.type('2198-12-24');
   fireEvent.change(stood, { target: { value: '30' } });
   // The other card is as it was.
-  expect(screen.getByLabelText<HTMLInputElement>('Ready on: What we recommend').value).toBe(usual[0]);
+  expect(dayField('Ready on: What we recommend').value).toBe(usual[0]);
   fireEvent.click(screen.getByRole('button', { name: 'Put it to the owner' }));
   await settle();
   const made = () => deeds(sent).findLast((s) => s.url.endsWith('/make-estimate'))!.body as { each: unknown[] };
   expect(made().each).toEqual([{ offer: 'minimum', readyOn: '2198-12-24', warrantyDays: 30 }]);
-  fireEvent.change(ready, { target: { value: usual[0] } });
+  ready.type(usual[0]!);
   fireEvent.change(stood, { target: { value: usual[1] } });
   fireEvent.click(screen.getByRole('button', { name: /Put it to the owner|Offer it anew/ }));
   await settle();
@@ -154,7 +154,7 @@ test('a day that is past is said on the card of its offer', async () => {
     title: 'Some of it cannot be used as typed.',
     fields: [{ field: 'each[0].readyOn', message: 'That day is past.' }],
   }));
-  fireEvent.change(screen.getByLabelText('Ready on: What we recommend'), { target: { value: '2020-01-01' } });
+  dayField('Ready on: What we recommend').type('2020-01-01');
   fireEvent.click(screen.getByRole('button', { name: 'Put it to the owner' }));
   await settle();
   expect(screen.getByRole('region', { name: 'What we recommend' }).textContent).toContain('That day is past.');

@@ -11,6 +11,7 @@ import { OFFER_TITLES, type OfferId } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
 import { addDays } from '@/core/service/days';
 import type { JobDesk } from '../job/useJob';
+import { DayField } from '../parts/DayField';
 import { MoneyField } from '../parts/MoneyField';
 import { useKeptText } from '../parts/useKeptText';
 import { fonts } from '../theme/palette';
@@ -122,16 +123,13 @@ export function AnswerForm({ desk }: { desk: JobDesk }) {
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}>
-        <TextField
+        <DayField
           size="small"
-          type="date"
           label="Ask again on"
-          value={askOn}
-          onChange={(e) => setAskOn(e.target.value)}
-          error={Boolean(problem('askOn'))}
-          helperText={problem('askOn')}
-          slotProps={{ inputLabel: { shrink: true } }}
-          sx={{ width: 160 }}
+          day={askOn}
+          onDay={setAskOn}
+          problem={problem('askOn')}
+          sx={{ width: 180 }}
         />
         <Button disabled={busy} onClick={() => void answer('ask-again', { askOn })}>
           Ask then

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { OFFER_TITLES, promiseOf, type Offer, type OfferId, type OfferPromise } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
 import type { ProposalView } from '@/shop/agree/dto';
+import { DayField } from '../parts/DayField';
 import { MoneyField } from '../parts/MoneyField';
 import type { Refusal } from '../parts/post';
 import { fonts } from '../theme/palette';
@@ -87,17 +88,15 @@ function PromiseForm({
 }) {
   return (
     <Box sx={{ display: 'flex', gap: 0.75, mt: 1, flexWrap: 'wrap' }}>
-      <TextField
+      <DayField
         size="small"
-        type="date"
         label="Ready on"
-        value={promise.readyOn}
+        spoken={`Ready on: ${title}`}
+        day={promise.readyOn}
         disabled={disabled}
-        error={problem('readyOn') !== undefined}
-        helperText={problem('readyOn')}
-        onChange={(e) => onChange({ readyOn: e.target.value })}
-        slotProps={{ inputLabel: { shrink: true }, htmlInput: { 'aria-label': `Ready on: ${title}` } }}
-        sx={{ flex: '1 1 136px' }}
+        problem={problem('readyOn')}
+        onDay={(readyOn) => onChange({ readyOn })}
+        sx={{ flex: '1 1 160px' }}
       />
       <TextField
         size="small"
@@ -158,16 +157,13 @@ export function OfferTermsForm({
     <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr' }}>
       {isAlike && (
         <>
-          <TextField
+          <DayField
             size="small"
-            type="date"
             label="Ready on"
-            value={draft.readyOn}
+            day={draft.readyOn}
             disabled={disabled}
-            error={Boolean(problem('readyOn'))}
-            helperText={problem('readyOn')}
-            onChange={(e) => change({ readyOn: e.target.value })}
-            slotProps={{ inputLabel: { shrink: true } }}
+            problem={problem('readyOn')}
+            onDay={(readyOn) => change({ readyOn })}
           />
           <TextField
             size="small"

@@ -11,6 +11,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
 import { draftKeeper } from './draftKeeper';
+import { DayField } from './DayField';
 import { differences, merged, type Values } from './mergeEdits';
 import { Notice } from './Notice';
 import type { Refusal } from './post';
@@ -258,12 +259,23 @@ function Field({
       />
     );
   }
+  if (sort === 'date')
+    return (
+      <DayField
+        label={label}
+        day={String(value ?? '')}
+        onDay={onChange}
+        problem={problem}
+        help={help}
+        autoFocus={first}
+      />
+    );
   const lines = sort === 'lines';
   return (
     <TextField
       select={sort === 'choice'}
       label={label}
-      type={sort === 'date' ? 'date' : sort === 'secret' ? 'password' : 'text'}
+      type={sort === 'secret' ? 'password' : 'text'}
       autoFocus={first}
       autoComplete={sort === 'secret' ? 'new-password' : 'off'}
       multiline={sort === 'long' || lines}
@@ -272,10 +284,7 @@ function Field({
       onChange={(e) => onChange(lines ? e.target.value.split('\n') : e.target.value)}
       error={Boolean(problem)}
       helperText={problem ?? help}
-      slotProps={{
-        inputLabel: sort === 'date' ? { shrink: true } : {},
-        htmlInput: sort === 'number' ? { inputMode: 'decimal' } : {},
-      }}
+      slotProps={{ htmlInput: sort === 'number' ? { inputMode: 'decimal' } : {} }}
     >
       {choices?.map((c) => (
         <MenuItem key={c.value} value={c.value}>

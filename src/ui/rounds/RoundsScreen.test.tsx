@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import type { DueLine, RoundGroup, RoundsAsked, RoundsView } from '@/shop/rounds/dto';
-import { furnishBrowser, stand } from '../testBench.fixture';
+import { dayField, furnishBrowser, stand } from '../testBench.fixture';
 import { RoundsScreen } from './RoundsScreen';
 
 const pushed: string[] = [];
@@ -136,7 +136,7 @@ test('what a customer answered becomes a day, sent with the card’s version; a 
       : { status: 400, title: 'Not like this.', fields: [{ field: 'day', message: 'A day to come.' }] };
   show(view([group(1, 'Jory Marsk', [line()])]));
   fireEvent.click(screen.getByRole('button', { name: 'They answered: Jory Marsk' }));
-  fireEvent.change(screen.getByLabelText('Somebody comes on'), { target: { value: '2029-12-01' } });
+  dayField('Somebody comes on').type('2029-12-01');
   fireEvent.change(screen.getByLabelText('In their words'), { target: { value: 'Before ten.' } });
   fireEvent.click(screen.getByRole('button', { name: 'Agree it' }));
   await settle();

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { RoundGroup } from '@/shop/rounds/dto';
+import { DayField } from '../parts/DayField';
 import { Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
 import { Reading } from '../parts/Reading';
@@ -61,16 +62,14 @@ export function VisitDay({ customer }: { customer: RoundGroup['customer'] }) {
           }}
           sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start', py: 0.75 }}
         >
-          <TextField
+          <DayField
             size="small"
-            type="date"
             autoFocus
             label="Somebody comes on"
-            value={day}
-            onChange={(e) => setDay(e.target.value)}
-            error={refusal?.fields.some((f) => f.field === 'day') ?? false}
-            helperText={refusal?.fields.find((f) => f.field === 'day')?.message}
-            slotProps={{ inputLabel: { shrink: true } }}
+            day={day}
+            onDay={setDay}
+            problem={refusal?.fields.find((f) => f.field === 'day')?.message}
+            sx={{ width: 220 }}
           />
           <TextField
             size="small"

@@ -3,7 +3,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -15,6 +14,7 @@ import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
 import { MachineDrawing } from '../drawing/MachineDrawing';
 import { Key } from '../parts/Key';
+import { DayField } from '../parts/DayField';
 import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { ConditionMarks } from './ConditionMarks';
@@ -144,15 +144,13 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
         <Box sx={{ display: 'grid', gap: 1.5 }}>
           <CustomersWords form={form} kindId={kindId} wordsBox={wordsBox} />
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'start', flexWrap: 'wrap' }}>
-            <TextField
+            <DayField
               label="Promised for"
-              type="date"
-              value={v.promisedOn}
-              onChange={(e) => set({ promisedOn: e.target.value })}
-              error={Boolean(problem('promisedOn'))}
-              helperText={problem('promisedOn')}
-              slotProps={{ htmlInput: { min: today }, inputLabel: { shrink: true } }}
-              sx={{ flex: '1 1 160px' }}
+              day={v.promisedOn}
+              onDay={(promisedOn) => set({ promisedOn })}
+              problem={problem('promisedOn')}
+              least={today}
+              sx={{ flex: '1 1 180px' }}
             />
             <Button type="submit" variant="contained" disabled={form.busy} sx={{ minWidth: 220 }}>
               {form.inDoubt ? (

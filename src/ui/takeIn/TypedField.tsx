@@ -12,7 +12,7 @@ interface Props {
   /** Name under which the server knows the field. */
   field?: string;
   help?: string;
-  type?: 'text' | 'date' | 'tel' | 'email';
+  type?: 'text' | 'tel' | 'email';
   mode?: 'numeric' | 'decimal';
   multiline?: boolean;
 }
@@ -30,10 +30,7 @@ export function TypedField({ form, name, label, field = name, help, type = 'text
       helperText={problem ?? help}
       multiline={multiline ?? false}
       minRows={multiline ? 2 : undefined}
-      slotProps={{
-        inputLabel: type === 'date' ? { shrink: true } : {},
-        htmlInput: mode ? { inputMode: mode } : {},
-      }}
+      slotProps={{ htmlInput: mode ? { inputMode: mode } : {} }}
     />
   );
 }

@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import type { SearchRow } from '@/shop/search/dto';
 import { faultLabel } from '../job/labels';
 import { dayWords } from '../parts/dayWords';
+import { DayField } from '../parts/DayField';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
@@ -110,7 +111,12 @@ export function WhichMachine({ form, models, today, onChosen }: Props) {
               help="year"
               mode="numeric"
             />
-            <TypedField form={form} name="purchasedOn" field="newMachine.purchasedOn" label="Bought on" type="date" />
+            <DayField
+              label="Bought on"
+              day={v.purchasedOn}
+              onDay={(purchasedOn) => set({ purchasedOn })}
+              problem={problem('newMachine.purchasedOn')}
+            />
             <TypedField
               form={form}
               name="hoursPerWeek"

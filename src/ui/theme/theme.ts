@@ -1,6 +1,8 @@
 'use client';
 
 import { createTheme, type Theme } from '@mui/material/styles';
+// What the pickers of days may be given besides.
+import type {} from '@mui/x-date-pickers/themeAugmentation';
 import { day, fonts, night, type BenchColours } from './palette';
 
 declare module '@mui/material/styles' {
@@ -27,6 +29,16 @@ function scheme(c: BenchColours) {
     },
   };
 }
+
+/** A field to type into, whatever is typed there. */
+const filled = (t: Theme) => ({
+  backgroundColor: t.vars!.palette.background.paper,
+  borderRadius: '3px 3px 0 0',
+  border: `1px solid ${t.vars!.palette.bench.rule}`,
+  borderBottom: 0,
+  '&:hover, &.Mui-focused': { backgroundColor: t.vars!.palette.background.paper },
+  '&::before': { borderBottom: `2px solid ${t.vars!.palette.bench.soft}` },
+});
 
 /** One place for the type, the ground, the buttons, the fields and the tables. */
 export const theme: Theme = createTheme({
@@ -103,15 +115,14 @@ export const theme: Theme = createTheme({
     MuiTextField: { defaultProps: { variant: 'filled', size: 'small', fullWidth: true } },
     MuiFilledInput: {
       defaultProps: { disableUnderline: false },
+      styleOverrides: { root: ({ theme: t }) => filled(t) },
+    },
+    // A day is typed into a field like any other.
+    MuiPickersTextField: { defaultProps: { variant: 'filled', size: 'small', fullWidth: true } },
+    MuiPickersFilledInput: {
       styleOverrides: {
-        root: ({ theme: t }) => ({
-          backgroundColor: t.vars!.palette.background.paper,
-          borderRadius: '3px 3px 0 0',
-          border: `1px solid ${t.vars!.palette.bench.rule}`,
-          borderBottom: 0,
-          '&:hover, &.Mui-focused': { backgroundColor: t.vars!.palette.background.paper },
-          '&::before': { borderBottom: `2px solid ${t.vars!.palette.bench.soft}` },
-        }),
+        root: ({ theme: t }) => filled(t),
+        sectionsContainer: { fontFamily: fonts.reading },
       },
     },
     MuiInputLabel: {

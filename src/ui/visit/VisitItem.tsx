@@ -12,6 +12,7 @@ import { lookOf, placesOf, planItem, type ServiceReading } from '@/knowledge/pla
 import type { ServiceLine } from '@/shop/jobView/dto';
 import type { JobDesk } from '../job/useJob';
 import { byWords, spanWords } from '@/core/service/dueWords';
+import { DayField } from '../parts/DayField';
 import { PhotographPicker } from '../parts/PhotographPicker';
 import { Reading } from '../parts/Reading';
 import { readNumber } from '../parts/readNumber';
@@ -167,16 +168,13 @@ function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLi
         />
       )}
       {state !== 'done' && (
-        <TextField
+        <DayField
           size="small"
-          type="date"
           label="Look again by"
-          value={again}
-          onChange={(e) => setAgain(e.target.value)}
-          error={problem('lookAgainOn') !== undefined}
-          helperText={problem('lookAgainOn')}
-          slotProps={{ inputLabel: { shrink: true } }}
-          sx={{ width: 170 }}
+          day={again}
+          onDay={setAgain}
+          problem={problem('lookAgainOn')}
+          sx={{ width: 190 }}
         />
       )}
       <Button type="submit" variant="contained" size="small" disabled={busy || wrong.length > 0} sx={{ mt: 0.5 }}>

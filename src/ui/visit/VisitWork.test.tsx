@@ -5,7 +5,7 @@ import type { PlanRow } from '@/data/plans';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { jobInFind } from '../job/job.fixture';
 import { useJob } from '../job/useJob';
-import { furnishBrowser, stand } from '../testBench.fixture';
+import { dayField, furnishBrowser, stand } from '../testBench.fixture';
 import { VisitWork } from './VisitWork';
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => {} }) }));
@@ -97,12 +97,12 @@ test('left without a reason is refused at its field, and what was typed stays', 
   const posts = await show(visit(), refusal);
   await press('Leave it: Suction hoses washed, looked at');
   const hoses = item('Suction hoses washed, looked at');
-  fireEvent.change(within(hoses).getByLabelText('Look again by'), { target: { value: '2031-01-01' } });
+  dayField('Look again by', hoses).type('2031-01-01');
   await press('Leave it', hoses);
   await settle();
   expect(posts()[0]!.body).toMatchObject({ state: 'left', lookAgainOn: '2031-01-01' });
   expect(within(hoses).getByText('Say why it is left.')).toBeTruthy();
-  expect(within(hoses).getByLabelText<HTMLInputElement>('Look again by').value).toBe('2031-01-01');
+  expect(dayField('Look again by', hoses).value).toBe('2031-01-01');
 });
 
 test('what was found is one of the outcomes of the finder’s own check, never that all is well', async () => {
