@@ -11,14 +11,17 @@ test.beforeEach(async ({ page, baseURL }) => {
 /** Keys as a scanner sends them: one after the other without waiting for the page. */
 async function scanLike(page: Page, code: string): Promise<void> {
   const session = await page.context().newCDPSession(page);
-  const key = (type: 'keyDown' | 'keyUp', k: string) =>
+  // As far apart as a scanner’s keys are, however long the browser takes to hear of them.
+  const started = Date.now() / 1000;
+  const key = (type: 'keyDown' | 'keyUp', k: string, nth: number) =>
     session.send('Input.dispatchKeyEvent', {
       type,
       key: k,
+      timestamp: started + nth * 0.01,
       ...(type === 'keyDown' ? { text: k === 'Enter' ? '\r' : k } : {}),
       ...(k === 'Enter' ? { windowsVirtualKeyCode: 13 } : {}),
     });
-  await Promise.all([...code, 'Enter'].flatMap((k) => [key('keyDown', k), key('keyUp', k)]));
+  await Promise.all([...code, 'Enter'].flatMap((k, i) => [key('keyDown', k, i), key('keyUp', k, i)]));
   await session.detach();
 }
 

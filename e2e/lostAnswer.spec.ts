@@ -33,11 +33,19 @@ test('an answer that is lost on its way: the finding is there once, and the next
   const seen = await loseAnswers(page, '**/record-findings', 1);
   const sent: { key: string; shown: string }[] = [];
   page.on('request', (r) => r.url().endsWith('/record-findings') && sent.push(r.postDataJSON()));
+  // The server is asked, and takes as long to answer as it takes to look.
+  let looked = () => {};
+  const untilLooked = new Promise<void>((done) => (looked = done));
+  await page.route('**/api/v1/deeds/**', async (route) => {
+    await untilLooked;
+    await route.continue();
+  });
   await page.keyboard.press('1');
   await expect(page.getByText('Whether your last press was saved is not known')).toBeVisible();
   // Impatient hands: nothing that is pressed now falls on anything.
   await page.keyboard.press('1');
   await page.keyboard.press('2');
+  looked();
   await expect(page.getByText('Whether your last press was saved is not known')).toBeHidden();
   expect(seen.lost).toBe(1);
   await expect(findings(page)).toHaveCount(1);

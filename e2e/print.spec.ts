@@ -83,7 +83,8 @@ function readCode128(runs: number[]): string {
   let set = values[0] === 105 ? 'C' : 'B';
   let text = '';
   for (const v of values.slice(1)) {
-    if (v === 99) set = 'C';
+    // Within the set of pairs of figures it is such a pair itself.
+    if (v === 99 && set !== 'C') set = 'C';
     else if (v === 100) set = 'B';
     else text += set === 'C' ? String(v).padStart(2, '0') : String.fromCharCode(v + 32);
   }

@@ -3,7 +3,6 @@
 import Box from '@mui/material/Box';
 import { fastenerWords, trayOf } from '@/core/strip/tray';
 import type { JobSheetView } from '@/shop/jobSheet/dto';
-import { Empty } from '../parts/Notice';
 import { fonts } from '../theme/palette';
 import { Code, PrintFrame } from './PrintFrame';
 
@@ -38,7 +37,7 @@ export function TrayCard({ sheet }: { sheet: JobSheetView }) {
           </Box>
           <Code svg={sheet.bar} label={`Bar code of ${job.machine.tag}`} width="48mm" height="9mm" />
         </Box>
-        {cups.length === 0 && <Empty>Nothing loose comes out for what is proved.</Empty>}
+        {cups.length === 0 && <Box sx={{ py: '4mm' }}>Nothing loose comes out for what is proved.</Box>}
         <Box
           component="ol"
           sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: '2mm', gridTemplateColumns: 'repeat(5, 1fr)' }}
