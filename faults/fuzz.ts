@@ -5,6 +5,7 @@ import { expect, Hand, type Stand } from './stand';
 
 const PORT = 4394;
 const SEED = 20_261_127;
+const COME_AGAIN = 4;
 const AT_ONCE = 8;
 /** A refusal is read by people and written into a log: it has a length. */
 const LONGEST_REFUSAL = 30_000;
@@ -188,7 +189,13 @@ export async function nonsenseEverywhere(stand: Stand, requests: number): Promis
         const asked = all[at++]!;
         if (asked.path.startsWith('/api/v1/live')) continue;
         // A screen that was locked, a session that was ended: such deeds are among those that are asked for.
-        const response = await hand.send(asked.method, asked.path, asked.body);
+        let response = await hand.send(asked.method, asked.path, asked.body);
+        // Told to come again, one comes again: a slow machine has its hands full, and says so. For ever it may not.
+        for (let n = 1; n <= COME_AGAIN && response.status === 503 && response.headers.has('retry-after'); n++) {
+          await response.arrayBuffer();
+          await new Promise((r) => setTimeout(r, n * 2000));
+          response = await hand.send(asked.method, asked.path, asked.body);
+        }
         const text = await response.text();
         tally.set(response.status, (tally.get(response.status) ?? 0) + 1);
         if (response.status === 401 || response.status === 423) hand = await Hand.at(PORT);

@@ -116,10 +116,11 @@ export async function diskFull(stand: Stand): Promise<string> {
   } finally {
     // Whatever broke: the server goes first, which may hold the table, and nothing is waited for without an end.
     await stand.killServer(A);
-    for (const put of ['alter table photograph set tablespace pg_default', 'drop tablespace if exists small'])
-      await stand
-        .sql(`set lock_timeout = '10s'; ${put}`)
-        .catch((error: Error) => console.error(`Left as it is: ${put}: ${error.message}`));
+    const left = (what: string) => (error: Error) => console.error(`Left as it is: ${what}: ${error.message}`);
+    await stand
+      .sql(`set lock_timeout = '10s'; alter table photograph set tablespace pg_default`)
+      .catch(left('the photographs'));
+    await stand.sql('drop tablespace if exists small').catch(left('the small disk'));
     spawnSync('umount', [room]);
     rmSync(room, { recursive: true, force: true });
   }
