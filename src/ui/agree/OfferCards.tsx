@@ -29,7 +29,16 @@ export function OfferCards({
   taken: OfferId | null;
 }) {
   return (
-    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: `repeat(${Math.max(1, offers.length)}, minmax(0, 1fr))` }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1,
+        gridTemplateColumns: {
+          xs: 'minmax(0, 1fr)',
+          sm: `repeat(${Math.max(1, offers.length)}, minmax(0, 1fr))`,
+        },
+      }}
+    >
       {offers.map((o) => (
         <Box
           key={o.id}
@@ -96,7 +105,7 @@ function PromiseForm({
         disabled={disabled}
         problem={problem('readyOn')}
         onDay={(readyOn) => onChange({ readyOn })}
-        sx={{ flex: '1 1 160px' }}
+        sx={{ flex: '1 1 165px' }}
       />
       <TextField
         size="small"
@@ -108,7 +117,7 @@ function PromiseForm({
         helperText={problem('warrantyDays')}
         onChange={(e) => onChange({ warrantyDays: Math.max(0, Math.round(Number(e.target.value))) })}
         slotProps={{ htmlInput: { 'aria-label': `Stood for, days: ${title}` } }}
-        sx={{ flex: '1 1 96px' }}
+        sx={{ flex: '1 1 90px' }}
       />
     </Box>
   );

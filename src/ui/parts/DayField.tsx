@@ -67,7 +67,9 @@ export function DayField({
             ...(sx ? { sx } : {}),
             ...(spoken ? { slotProps: { input: { 'aria-label': spoken } } } : {}),
           },
-          field: { clearable: true },
+          // The day itself has the room: its key stays small, and Delete empties it.
+          openPickerButton: { size: 'small', sx: { p: 0.25 } },
+          inputAdornment: { sx: { ml: 0, mr: -0.75 } },
         }}
       />
     </LocalizationProvider>

@@ -122,7 +122,7 @@ export const theme: Theme = createTheme({
     MuiPickersFilledInput: {
       styleOverrides: {
         root: ({ theme: t }) => filled(t),
-        sectionsContainer: { fontFamily: fonts.reading },
+        sectionsContainer: { fontFamily: fonts.reading, fontSize: '0.98rem' },
       },
     },
     MuiInputLabel: {
