@@ -370,6 +370,10 @@ describe('supply, safety, winding', () => {
     const verdict = (percent: number) =>
       reckon(gaugeById('safety-test')!, near, { ...around, instruments: [card('2030-01-01', percent)] }).answer!.says;
     expect([verdict(1), verdict(20)].map((s) => s.slice(0, 4))).toEqual(['Pass', 'Ask:']);
+    // It goes before what is typed, and says so.
+    expect(says(card('2030-01-01')).notes!.map((n) => n.text)).toContain(
+      'Reckoned with 2 %, as the card of PAT 2 says.',
+    );
   });
   test('bare numbers of the table are in the units of its head: no 10 kΩ of insulation, no 50 mA to the touch', () => {
     const table = 'bare; I; 0.1; 1; 0.5; 3.5';

@@ -186,6 +186,11 @@ export const safetyTest = gauge({
       [...looked.fail, ...failed.map(name)],
       [...looked.ask, ...runOut, ...asked.map((i) => `${name(i)} ${i.why}`)],
     ];
+    if (instrument && instrument.goodToPercent !== null && instrument.goodToPercent !== v.tester)
+      notes.push({
+        sort: 'advice',
+        text: `Reckoned with ${instrument.goodToPercent} %, as the card of ${instrument.name} says.`,
+      });
     if (row.edition === FROM_MEMORY || row.edition === NOT_SAID)
       notes.push({
         sort: 'advice',

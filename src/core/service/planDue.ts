@@ -98,8 +98,8 @@ export function intervalDays(rule: PlanRule, use: MachineUse): number | null {
 }
 
 /**
- * When an item falls due: by days, by hours run, by uses (nobody counts them: so many hours each), by how often something was done, by its measured line, by the season, or
- * because an earlier look asks for it; whichever comes first. Its interval is that of the earliest, and never later than any.
+ * When an item falls due: by days, by hours run, by uses (nobody counts them: so many hours each), by how often something was
+ * done, by its measured line, by the season, or because an earlier look asks for it; whichever comes first. Its interval is that of the earliest, and never later than any.
  * @param frostMonth 1 to 12, in which the first frost is looked for; null where there is none
  * @returns null when it was never known to be done and nothing else says
  */

@@ -159,6 +159,15 @@ describe('an estimate', () => {
     ]);
     await agreeTo(shop.person, job, { offer: 'minimum' });
     expect((await readJob(job)).promisedOn).toBe('2198-06-01');
+    // Told for an answer in time: who answers when the day is past gives the shop as long as it asked for, not a day gone by.
+    const late = await beltGone();
+    await offer(late, { readyOn: addDays(today, 4) });
+    await shop.db.raw(
+      `update estimate set at = at - interval '9 days', terms = jsonb_set(terms, '{readyOn}', to_jsonb(?::text)) where job_id = ?`,
+      [addDays(today, -5), late],
+    );
+    await agreeTo(shop.person, late, { offer: 'minimum' });
+    expect((await readJob(late)).promisedOn).toBe(addDays(today, 4));
   });
 
   test('labour without a rate, a day that is past, too much off, nothing in it: each refused at its field', async () => {

@@ -72,8 +72,7 @@ export async function writeAnswer(scene: DeedScene, dto: Answered): Promise<void
     link_id: dto.linkId,
   });
   const gross = estimate?.offers.find((o) => o.id === offer)?.bill.grossMinor;
-  // What was agreed to is what is promised from now on.
-  if (estimate && offer) change({ promised_on: promiseOf(estimate.terms, offer).readyOn });
+  if (estimate && offer) change({ promised_on: promisedBy(estimate, offer, today, state.shop.zone) });
   const more = [
     offer && gross !== undefined ? `${offer}, ${money(gross)}` : '',
     dto.says === 'limit' ? money(dto.limitMinor!) : '',
@@ -96,6 +95,15 @@ export async function writeAnswer(scene: DeedScene, dto: Answered): Promise<void
     );
     change({ place: 'door-shelf' });
   }
+}
+
+/**
+ * What was agreed to is what is promised from now on. The day was told for an answer in time: one that comes when it is past
+ * leaves the shop as many days as it asked for.
+ */
+function promisedBy({ terms, at }: EstimateView, offer: OfferId, today: string, zone: string): string {
+  const { readyOn } = promiseOf(terms, offer);
+  return readyOn >= today ? readyOn : addDays(today, daysBetween(dayInZone(new Date(at), zone), readyOn));
 }
 
 function answerProblems(dto: Answered, estimate: EstimateView | null, today: string): FieldProblem[] {

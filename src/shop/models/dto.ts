@@ -15,6 +15,7 @@ import {
 } from 'class-validator';
 import { DeedDto } from '../deed/dto';
 import { Nested } from '../nested';
+import { IntervalDto } from '../plans/dto';
 
 export class AddedStationDto {
   @IsIn(['power', 'drive', 'air', 'water', 'traction', 'frame'], { message: 'A line of the board.' })
@@ -43,27 +44,9 @@ export class MergeModelsDto extends DeedDto {
 }
 
 /** The maker's interval of one item, by the plate or the papers. */
-export class PlateDto {
+export class PlateDto extends IntervalDto {
   @IsString()
   item!: string;
-
-  @IsOptional()
-  @IsInt({ message: 'Whole days.' })
-  @Min(1, { message: 'At least a day.' })
-  @Max(7300, { message: 'At most twenty years.' })
-  days?: number | null;
-
-  @IsOptional()
-  @IsInt({ message: 'Whole hours.' })
-  @Min(1, { message: 'At least an hour.' })
-  @Max(50_000, { message: 'At most 50,000 hours.' })
-  hours?: number | null;
-
-  @IsOptional()
-  @IsInt({ message: 'Whole uses.' })
-  @Min(1, { message: 'At least one use.' })
-  @Max(50_000, { message: 'At most 50,000 uses.' })
-  uses?: number | null;
 }
 
 /** A model of the shop's own list, new or as it should be. */

@@ -41,8 +41,8 @@ export interface RunningView {
 /** Name of the form in every exported plan; raised when a field changes its meaning. */
 export const PLANS_FORM = 'grit-keeper/plans/1';
 
-/** An interval of the shop's own: whichever of its numbers comes first. */
-export class OwnIntervalDto {
+/** Between two services: whichever of its numbers comes first. */
+export class IntervalDto {
   @IsOptional()
   @IsInt({ message: 'Whole days.' })
   @Min(1, { message: 'At least a day.' })
@@ -60,7 +60,10 @@ export class OwnIntervalDto {
   @Min(1, { message: 'At least one use.' })
   @Max(50_000, { message: 'At most 50,000 uses.' })
   uses?: number | null;
+}
 
+/** An interval of the shop's own. */
+export class OwnIntervalDto extends IntervalDto {
   @IsString()
   @Length(0, 500, { message: 'At most 500 characters.' })
   why!: string;

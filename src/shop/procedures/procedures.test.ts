@@ -125,6 +125,13 @@ test('a step more, another place, and a photograph are remembered from the machi
   await remember(job, 'knob-off', { sort: 'move', after: 'plate-screws' });
   expect((await steps()).slice(0, 2)).toEqual(['plate-screws', 'knob-off']);
   await remember(job, 'knob-off', { sort: 'as-its-kind' });
+  // A step that follows one that was added stays when that one goes.
+  await remember(job, 'knob-off', { sort: 'add', label: 'First of two', back: 'Back again' });
+  await remember(job, 'own-first-of-two', { sort: 'add', label: 'Second of two', back: 'Back again' });
+  await remember(job, 'own-first-of-two', { sort: 'drop' });
+  expect((await modelProcedure(model())).problems).toEqual([]);
+  expect((await steps()).slice(0, 2)).toEqual(['knob-off', 'own-second-of-two']);
+  await remember(job, 'own-second-of-two', { sort: 'drop' });
   await remember(job, 'plate-screws', { sort: 'as-its-kind' });
   expect((await readJob(other)).strip.pictures).toEqual([]);
   const fields = async (step: string, more: object) => (await refusal(remember(job, step, more))).fields[0]!.field;

@@ -203,11 +203,14 @@ function remembered(
   const fasteners = own?.fasteners ?? [];
   const all = ((): Change[] => {
     switch (dto.sort) {
-      case 'drop':
-        // One that was added is no step of the kind: it is only forgotten.
-        return before.some((c) => c.step === id && c.sort === 'add')
-          ? rest('add', 'drop', 'note', 'fasteners', 'move')
-          : [...rest('drop', 'note', 'fasteners', 'move'), { sort: 'drop', step: id }];
+      case 'drop': {
+        const added = before.find((c) => c.step === id && c.sort === 'add');
+        if (added?.sort !== 'add') return [...rest('drop', 'note', 'fasteners', 'move'), { sort: 'drop', step: id }];
+        // One that was added is no step of the kind: it is only forgotten. What came after it comes after what it came after.
+        return rest('add', 'drop', 'note', 'fasteners', 'move').map((c) =>
+          'after' in c && c.after === id ? { ...c, after: added.after } : c,
+        );
+      }
       case 'note':
         if (!dto.text?.trim()) refuseIf([{ field: 'text', message: 'What is to be remembered?' }]);
         return [...rest('note'), { sort: 'note', step: id, text: dto.text!.trim() }];

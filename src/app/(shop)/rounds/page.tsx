@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { orNotFound } from '@/app/orNotFound';
 import { roundsAsked } from '@/app/roundsQuery';
 import { customerCard } from '@/shop/customers/customers';
 import { ProblemError } from '@/shop/problem';
@@ -10,9 +11,9 @@ export const metadata: Metadata = { title: 'Rounds' };
 
 type Query = { searchParams: Promise<Record<string, string | string[] | undefined>> };
 
-/** Whose machines are looked at alone, and where they stand. @throws what a customer that is not there throws */
+/** Whose machines are looked at alone, and where they stand; an owner who is not there is an address that is not there. */
 async function whoIs(id: number) {
-  const { name, sites } = await customerCard(id);
+  const { name, sites } = await orNotFound(customerCard(id));
   return { id, name, sites: sites.map(({ id: site, label }) => ({ id: site, label })) };
 }
 
