@@ -40,6 +40,17 @@ test('a file that asks for more memory than there is for it ends its own process
   expect((await inPhotographProcess(greedy)).large.width).toBe(1600);
 });
 
+test('a drawing is not even decoded there, whatever it is called; the process that asks decodes what it likes', async () => {
+  const drawing = Buffer.from(
+    '<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><rect width="9" height="9"/></svg>',
+  );
+  openPhotographProcesses(FILE);
+  await expect(inPhotographProcess(drawing)).rejects.toThrow(/unsupported image format/);
+  // What a process blocks is for the whole of its life: had it been blocked here, nothing here could draw any more.
+  expect((await sharp(drawing).metadata()).format).toBe('svg');
+  expect((await inPhotographProcess(await photograph(90, 60))).large.width).toBe(90);
+});
+
 test('no more wait than may, and whoever comes then is asked to come again', async () => {
   openPhotographProcesses(FILE);
   const bytes = await photograph(1600, 1200);
