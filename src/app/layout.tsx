@@ -7,6 +7,7 @@ import '@fontsource/barlow-semi-condensed/700.css';
 // Letters of names that our own hands lack; a browser loads them where they stand.
 import '@fontsource/noto-sans/500.css';
 import '@fontsource/noto-sans/700.css';
+import '@/ui/theme/theme.css';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata, Viewport } from 'next';

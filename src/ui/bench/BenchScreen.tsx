@@ -1,22 +1,20 @@
 'use client';
 
 import { DndContext, PointerSensor, useDroppable, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
-import Typography from '@mui/material/Typography';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
 import { Empty, Notice } from '../parts/Notice';
 import { Key } from '../parts/Key';
+import { Press, PressLink } from '../parts/Press';
 import { useNow } from '../parts/useNow';
-import NextLink from '../theme/NextLink';
-import { fonts } from '../theme/palette';
-import { BenchStripRow, STRIP_COLUMNS } from './BenchStripRow';
+import { classes, Words } from '../parts/Words';
+import styles from './bench.module.css';
+import { BenchStripRow } from './BenchStripRow';
 import { benchGroups, type BenchGroup } from './benchGroups';
 import { dayScale } from './dayScale';
 import { MoveMenu } from './MoveMenu';
+import { Hatching, timesOf, type Times } from './TimeStrip';
 import { useBench, type Move } from './useBench';
 
 const MINE_KEY = 'bench-mine';
@@ -36,6 +34,18 @@ export function BenchScreen({ view: told, me }: { view: BenchView; me: number })
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const groups = benchGroups(view, mine ? me : null);
   const order = groups.flatMap((g) => g.strips);
+  const times = useMemo(
+    () =>
+      timesOf(
+        view.days,
+        dayScale(
+          view.days.map((d) => Date.parse(d.startsAt)),
+          now,
+        ),
+        now,
+      ),
+    [view.days, now],
+  );
   const choose = (only: boolean) => {
     window.localStorage.setItem(MINE_KEY, only ? 'yes' : 'no');
     setMine(only);
@@ -66,36 +76,32 @@ export function BenchScreen({ view: told, me }: { view: BenchView; me: number })
       onDragCancel={() => setDragged(null)}
       onDragEnd={drop}
     >
-      <Box sx={{ display: 'grid', gap: 1 }}>
-        <Box sx={{ display: 'flex', alignItems: 'center', columnGap: 2, rowGap: 0.5, flexWrap: 'wrap' }}>
-          <Typography component="h1" variant="h1">
-            Bench
-          </Typography>
-          <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+      <div className={styles.screen}>
+        <div className={styles.head}>
+          <Words size="h1">Bench</Words>
+          <Words tone="soft">
             {view.strips.length + view.more} machine{view.strips.length + view.more === 1 ? '' : 's'} on the premises
             {view.more > 0 && `; the ${view.more} promised last are not drawn here`}
-          </Typography>
-          <ToggleButton value="mine" size="small" selected={mine} onChange={() => choose(!mine)}>
+          </Words>
+          <Press small aria-pressed={mine} onClick={() => choose(!mine)} className={styles.mine}>
             Mine only &nbsp;<Key>n</Key>
-          </ToggleButton>
-          <Typography variant="body2" role="status" sx={{ color: 'bench.brass', fontWeight: 600 }}>
+          </Press>
+          <Words role="status" tone="brass" weight="strong">
             {live ? '' : 'The line to the shop is lost: what stands here may be old.'}
-          </Typography>
-          <Box sx={{ ml: { md: 'auto' }, display: 'flex', gap: 1 }}>
-            <Button component={NextLink} href="/wall" size="small">
+          </Words>
+          <div className={styles.ways}>
+            <PressLink small href="/wall">
               For the wall
-            </Button>
-            <Button component={NextLink} href="/take-in" variant="contained" size="small">
+            </PressLink>
+            <PressLink small tone="strong" href="/take-in">
               Take a machine in
-            </Button>
-          </Box>
-        </Box>
+            </PressLink>
+          </div>
+        </div>
         {refusal && (
           <Notice live title={refusal.title}>
             {refusal.fields.map((f) => (
-              <Typography key={f.field} variant="body2">
-                {f.message}
-              </Typography>
+              <Words key={f.field}>{f.message}</Words>
             ))}
           </Notice>
         )}
@@ -104,7 +110,8 @@ export function BenchScreen({ view: told, me }: { view: BenchView; me: number })
           <Empty>Nothing here is given to you. Take one: focus its strip, then m.</Empty>
         )}
         {dragged && <People view={view} />}
-        {view.strips.length > 0 && <DayHeads view={view} now={now} />}
+        {view.strips.length > 0 && <DayHeads view={view} times={times} />}
+        <Hatching />
         {groups.map((g) => (
           <Place key={g.id} group={g} dragging={dragged !== null}>
             {g.strips.map((s) => {
@@ -114,7 +121,7 @@ export function BenchScreen({ view: told, me }: { view: BenchView; me: number })
                   key={s.job}
                   strip={s}
                   view={view}
-                  now={now}
+                  times={times}
                   digit={at < 9 ? String(at + 1) : null}
                   onMenu={(strip, anchor) => setMenu({ strip, anchor })}
                 />
@@ -122,11 +129,11 @@ export function BenchScreen({ view: told, me }: { view: BenchView; me: number })
             })}
           </Place>
         ))}
-        <Typography variant="caption" sx={{ color: 'text.secondary', display: { xs: 'none', md: 'block' } }}>
+        <Words size="caption" as="span" tone="soft" className={styles.keys}>
           <Key>1</Key> to <Key>9</Key> start the action of that strip; <Key>↓</Key> <Key>↑</Key> walk the strips,{' '}
           <Key>m</Key> moves the one in focus; or drag it by its grip.
-        </Typography>
-      </Box>
+        </Words>
+      </div>
       {menu && (
         <MoveMenu
           strip={menu.strip}
@@ -177,117 +184,70 @@ function Place({ group, dragging, children }: { group: BenchGroup; dragging: boo
     id: group.id,
     data: { place: group.place, ...(group.benchNo ? { benchNo: group.benchNo } : {}) },
   });
+  const isEmpty = group.strips.length === 0;
   return (
-    <Box
-      component="section"
+    <section
       ref={setNodeRef}
       aria-label={group.label}
-      sx={{
-        bgcolor: isOver ? 'bench.well' : undefined,
-        outline: dragging ? '1px dashed' : undefined,
-        outlineColor: 'bench.soft',
-        minHeight: dragging ? 44 : undefined,
-      }}
+      className={styles.place}
+      data-over={isOver ? '' : undefined}
+      data-dragging={dragging ? '' : undefined}
     >
-      <Typography
-        component="h2"
-        variant="h3"
-        sx={{
-          borderBottom: '2px solid',
-          borderColor: 'text.primary',
-          pb: 0.25,
-          color: group.strips.length === 0 ? 'text.secondary' : undefined,
-        }}
-      >
+      <Words size="h3" as="h2" tone={isEmpty ? 'soft' : undefined} className={styles.heading}>
         {group.label}
-        {group.strips.length === 0 && (
-          <Box component="span" sx={{ fontWeight: 400, fontFamily: fonts.text, fontSize: '0.88rem', ml: 1 }}>
-            empty
-          </Box>
-        )}
-      </Typography>
+        {isEmpty && <span>empty</span>}
+      </Words>
       {children}
-    </Box>
+    </section>
   );
 }
 
 function People({ view }: { view: BenchView }) {
   return (
-    <Box
-      sx={{ display: 'flex', gap: 1, position: 'sticky', top: 0, zIndex: 3, bgcolor: 'background.default', py: 0.5 }}
-    >
+    <div className={styles.people}>
       {view.people.map((p) => (
         <Person key={p.id} id={p.id} label={`Give to ${p.name}`} />
       ))}
       <Person id={null} label="Give to nobody" />
-    </Box>
+    </div>
   );
 }
 
 function Person({ id, label }: { id: number | null; label: string }) {
   const { setNodeRef, isOver } = useDroppable({ id: `person-${id}`, data: { personId: id } });
   return (
-    <Box
-      ref={setNodeRef}
-      sx={{
-        px: 2,
-        py: 1,
-        border: '2px dashed',
-        borderColor: isOver ? 'bench.action' : 'bench.soft',
-        bgcolor: isOver ? 'bench.well' : 'background.paper',
-        fontFamily: fonts.label,
-        fontWeight: 600,
-      }}
-    >
+    <div ref={setNodeRef} className={styles.person} data-over={isOver ? '' : undefined}>
       {label}
-    </Box>
+    </div>
   );
 }
 
 const WEEKDAY = new Intl.DateTimeFormat('en', { weekday: 'short', timeZone: 'UTC' });
 
-function DayHeads({ view, now }: { view: BenchView; now: number }) {
-  const days = view.days.map((d) => Date.parse(d.startsAt));
-  const scale = dayScale(days, now);
+function DayHeads({ view, times: { scale } }: { view: BenchView; times: Times }) {
   const marks = [
     ...scale.hours.map(({ at, hour }) => ({ at: scale.x(at), label: String(hour), isHour: true })),
     ...scale.days.map((i) => ({
-      at: scale.x(days[i]!),
+      at: scale.x(Date.parse(view.days[i]!.startsAt)),
       label: `${WEEKDAY.format(new Date(`${view.days[i]!.date}T12:00:00Z`))} ${Number(view.days[i]!.date.slice(8))}`,
       isHour: false,
     })),
   ];
   return (
-    <Box
-      aria-hidden
-      sx={{
-        display: { xs: 'none', md: 'grid' },
-        gridTemplateColumns: STRIP_COLUMNS,
-        columnGap: 2,
-        mb: -3.2,
-        height: 24,
-      }}
-    >
+    <div aria-hidden className={styles.days}>
       <span />
       <span />
-      <Box sx={{ position: 'relative', fontFamily: fonts.label, color: 'text.secondary', fontSize: '0.9rem' }}>
+      <div>
         {marks.map((m) => (
-          <Box
+          <span
             key={m.label}
-            component="span"
-            sx={{
-              position: 'absolute',
-              bottom: 0,
-              whiteSpace: 'nowrap',
-              transform: m.isHour ? 'translateX(-50%)' : 'none',
-              pl: m.isHour ? 0 : 0.5,
-            }}
-            style={{ left: `${m.at * 100}%` }}
+            className={classes(m.isHour && styles.onHour)}
+            style={{ left: `${Math.round(m.at * 1e4) / 100}%` }}
           >
             {m.label}
-          </Box>
+          </span>
         ))}
-      </Box>
-    </Box>
+      </div>
+    </div>
   );
 }

@@ -1,10 +1,9 @@
-import Box from '@mui/material/Box';
-import { fonts } from '../theme/palette';
+import styles from './parts.module.css';
 
 /** The name plate: a roll seen from its end, and the name. */
 export function Mark() {
   return (
-    <Box component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: 1, color: 'text.primary' }}>
+    <span className={styles.mark}>
       <svg width="26" height="26" viewBox="0 0 26 26" aria-hidden="true">
         <circle cx="13" cy="13" r="6" fill="none" stroke="currentColor" strokeWidth="2.4" />
         <circle cx="13" cy="13" r="1.8" fill="currentColor" />
@@ -28,18 +27,7 @@ export function Mark() {
           );
         })}
       </svg>
-      <Box
-        component="span"
-        sx={{
-          fontFamily: fonts.label,
-          fontWeight: 700,
-          fontSize: '1.15rem',
-          letterSpacing: '0.01em',
-          whiteSpace: 'nowrap',
-        }}
-      >
-        Grit Keeper
-      </Box>
-    </Box>
+      <span>Grit Keeper</span>
+    </span>
   );
 }

@@ -6,6 +6,9 @@ import type {} from '@mui/x-date-pickers/themeAugmentation';
 import { day, fonts, night, type BenchColours } from './palette';
 
 declare module '@mui/material/styles' {
+  interface CssThemeVariables {
+    enabled: true;
+  }
   interface Palette {
     bench: BenchColours;
   }
