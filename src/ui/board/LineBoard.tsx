@@ -1,6 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { Kind, LineId } from '@/core/diagnosis/knowledge';
@@ -9,6 +8,7 @@ import { percent } from '../parts/Reading';
 import { fonts } from '../theme/palette';
 import { LABEL_PX, layoutBoard, STATION, type PlacedLine, type PlacedStation } from './layoutBoard';
 import { ageWords, stationSentence, type StationState } from './stationState';
+import styles from './board.module.css';
 
 interface Props {
   kind: Kind;
@@ -55,7 +55,7 @@ export function LineBoard({ kind, dropped = [], states, splits = [], onChoose, t
   };
 
   return (
-    <Box ref={box} sx={{ width: '100%' }}>
+    <div ref={box} className={styles.board}>
       <svg
         width="100%"
         height={layout.height}
@@ -85,7 +85,7 @@ export function LineBoard({ kind, dropped = [], states, splits = [], onChoose, t
           />
         ))}
       </svg>
-    </Box>
+    </div>
   );
 }
 

@@ -1,10 +1,6 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Link from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Aspect } from '@/core/diagnosis/knowledge';
@@ -19,9 +15,12 @@ import { Key } from '../parts/Key';
 import { percent, Reading } from '../parts/Reading';
 import { useKeptText } from '../parts/useKeptText';
 import { WayInSteps } from '../strip/WayInSteps';
-import NextLink from '../theme/NextLink';
 import { FromInstrument } from './FromInstrument';
 import { PracticeLook } from './PracticeLook';
+import { Words } from '../parts/Words';
+import { TextLink } from '../parts/TextLink';
+import styles from './find.module.css';
+import { Press } from '../parts/Press';
 
 export type Answered = { check: string; outcome?: string; value?: number; unit?: string; condition?: string };
 
@@ -84,25 +83,10 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave, onB
   useHotkeys('0', () => several && canAct && restNormal(), [several, canAct, checkId, choices]);
 
   return (
-    <Box
-      component="section"
-      aria-label="Check on the bench"
-      sx={{
-        border: '1px solid',
-        borderColor: 'divider',
-        borderTop: '5px solid',
-        borderTopColor: 'bench.action',
-        bgcolor: 'background.paper',
-        p: 1.75,
-        display: 'grid',
-        gap: 1.25,
-      }}
-    >
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap' }}>
-        <Typography component="h2" variant="h2">
-          {doing.label}
-        </Typography>
-        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+    <section aria-label="Check on the bench" className={styles.card}>
+      <div className={styles.headOfCard}>
+        <Words size="h2">{doing.label}</Words>
+        <Words tone="soft">
           <Reading>{doing.minutes} min</Reading>
           {next && next.openingMinutes > 0 ? (
             <>
@@ -117,18 +101,18 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave, onB
               , about <Reading>{Math.round(next.total)} min</Reading> to the end this way
             </>
           )}
-        </Typography>
+        </Words>
         {!proposed && (
-          <Button size="small" variant="text" color="inherit" onClick={onLeave} sx={{ ml: 'auto' }}>
+          <Press small tone="plain" onClick={onLeave} className={styles.leave}>
             Back to the proposal &nbsp;<Key>Esc</Key>
-          </Button>
+          </Press>
         )}
-      </Box>
-      <Box component="ol" sx={{ m: 0, pl: 2.5, '& li': { fontSize: '0.95rem' } }}>
+      </div>
+      <ol className={styles.steps}>
         {doing.how.map((line) => (
           <li key={line}>{line}</li>
         ))}
-      </Box>
+      </ol>
       {[...new Set([...held, ...doing.cautions])]
         .filter((id) => held.includes(id) || cautionOf(id).holds !== 'spin' || !turned)
         .map((id) => (
@@ -138,9 +122,7 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave, onB
             text={cautionOf(id).text}
           />
         ))}
-      {left.length === 0 && (
-        <Typography variant="body2">Everything here is answered; a new answer replaces the old.</Typography>
-      )}
+      {left.length === 0 && <Words>Everything here is answered; a new answer replaces the old.</Words>}
       {job.practice && doing.aspects.some((a) => !a.reading) && (
         <PracticeLook key={checkId} job={job} doing={doing} disabled={!canAct} />
       )}
@@ -161,48 +143,48 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave, onB
             }
           />
         ) : (
-          <Box key={aspect.id} role="group" aria-label={aspect.label}>
+          <div key={aspect.id} role="group" aria-label={aspect.label}>
             {doing.aspects.length > 1 && (
-              <Typography variant="overline" component="div" sx={{ color: 'text.secondary' }}>
+              <Words size="overline" as="div" tone="soft">
                 {aspect.label}
-              </Typography>
+              </Words>
             )}
-            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+            <div className={styles.answers}>
               {aspect.outcomes.map((o) => (
-                <Button
+                <Press
+                  tone={chosen.has(o.id) ? 'strong' : 'line'}
                   key={o.id}
                   onClick={() => choose(o.id)}
                   disabled={!canAct}
                   aria-pressed={chosen.has(o.id)}
-                  variant={chosen.has(o.id) ? 'contained' : 'outlined'}
-                  sx={{ minHeight: 48 }}
+                  className={styles.answer}
                 >
                   {keyOf(o.id) && (
-                    <Box component="span" sx={{ mr: 1 }}>
+                    <span className={styles.keyed}>
                       <Key>{keyOf(o.id)!}</Key>
-                    </Box>
+                    </span>
                   )}
                   {o.label}
-                </Button>
+                </Press>
               ))}
-            </Box>
-          </Box>
+            </div>
+          </div>
         ),
       )}
       {several && (
-        <Box>
-          <Button variant="contained" onClick={restNormal} disabled={!canAct}>
-            <Box component="span" sx={{ mr: 1 }}>
+        <div>
+          <Press tone="strong" onClick={restNormal} disabled={!canAct}>
+            <span className={styles.keyed}>
               <Key>0</Key>
-            </Box>
+            </span>
             The rest: nothing to see
-          </Button>
-        </Box>
+          </Press>
+        </div>
       )}
       {/* Below the keys: it comes with the odds, and nothing may move away under a finger. */}
       {next && <Why job={job} doing={doing} next={next} />}
       <WayInSteps job={job} access={doing.access} />
-    </Box>
+    </section>
   );
 }
 
@@ -227,7 +209,7 @@ function Why({ job, doing, next }: { job: JobFacts; doing: Doing; next: Assessme
       .join(' and ');
   };
   return (
-    <Typography variant="body2">
+    <Words>
       <strong>Why this one: </strong>
       {leads.map((lead, i) => (
         <span key={lead.outcomes.join()}>
@@ -240,7 +222,7 @@ function Why({ job, doing, next }: { job: JobFacts; doing: Doing; next: Assessme
         </span>
       ))}
       .
-    </Typography>
+    </Words>
   );
 }
 
@@ -278,8 +260,7 @@ function ReadingEntry({
         ? `More than a ${limit} V machine can show.`
         : null);
   return (
-    <Box
-      component="form"
+    <form
       onSubmit={(e) => {
         e.preventDefault();
         setTried(true);
@@ -287,7 +268,7 @@ function ReadingEntry({
         dropTyped();
         onRecord(parsed.value, UNITS[quantity].base);
       }}
-      sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', flexWrap: 'wrap', maxWidth: 620 }}
+      className={styles.typed}
     >
       <TextField
         label={`${aspect.label} (${spec.unit})`}
@@ -309,20 +290,15 @@ function ReadingEntry({
         slotProps={{ htmlInput: { inputMode: 'text', autoComplete: 'off' } }}
         sx={{ flex: '1 1 220px' }}
       />
-      <Button type="submit" disabled={disabled || typed === ''} sx={{ minHeight: 48 }}>
+      <Press type="submit" disabled={disabled || typed === ''} className={styles.answer}>
         Keep
-      </Button>
+      </Press>
       {gauges
         .filter((g) => g.answers.includes(checkId))
         .map((g) => (
-          <Link
-            key={g.id}
-            component={NextLink}
-            href={gaugeAddress(g, job, checkId, aspect.condition)}
-            sx={{ alignSelf: 'center', minHeight: 32 }}
-          >
+          <TextLink key={g.id} href={gaugeAddress(g, job, checkId, aspect.condition)} className={styles.toGauge}>
             Reckon it: {g.label}
-          </Link>
+          </TextLink>
         ))}
       <FromInstrument
         job={job}
@@ -332,7 +308,7 @@ function ReadingEntry({
         onBegin={onBegin}
         onReading={setTyped}
       />
-    </Box>
+    </form>
   );
 }
 

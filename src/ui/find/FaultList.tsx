@@ -1,14 +1,14 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { shownOdds } from '@/core/diagnosis/assess';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { evidenceWords, faultLabel, faultOf } from '../job/labels';
 import { percent, Reading } from '../parts/Reading';
+import { classes, Words } from '../parts/Words';
+import styles from './find.module.css';
+import { Press } from '../parts/Press';
 
 const SHORT = 7;
 
@@ -35,80 +35,70 @@ export function FaultList({
   const others = faults.filter((f) => !f.suspect && f.probability >= 0.03);
   const shown = all || station ? suspects : suspects.slice(0, SHORT);
   return (
-    <Box component="section" aria-label="Odds of the faults" aria-busy={!fresh} sx={{ opacity: fresh ? 1 : 0.55 }}>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
-        <Typography component="h2" variant="h3">
+    <section aria-label="Odds of the faults" aria-busy={!fresh} className={styles.odds}>
+      <div className={styles.lineOfHead}>
+        <Words size="h3" as="h2">
           {station ? `At this station` : 'Likely faults'}
-        </Typography>
-        <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+        </Words>
+        <Words size="caption" as="span" tone="soft">
           several at once are possible
-        </Typography>
+        </Words>
         {station && (
-          <Button size="small" variant="text" color="inherit" onClick={() => onStation(null)} sx={{ ml: 'auto' }}>
+          <Press small tone="plain" onClick={() => onStation(null)} className={styles.toTheEnd}>
             All stations
-          </Button>
+          </Press>
         )}
-      </Box>
+      </div>
       {shown.length === 0 && (
-        <Typography variant="body2">
-          {station ? 'Nothing here can explain the complaint.' : 'No fault stands out.'}
-        </Typography>
+        <Words>{station ? 'Nothing here can explain the complaint.' : 'No fault stands out.'}</Words>
       )}
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <ul className={styles.list}>
         {shown.map((f) => (
-          <Box component="li" key={f.id} sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}>
-            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 64px auto', alignItems: 'center', columnGap: 1 }}>
-              <Box sx={{ minWidth: 0 }}>
-                <Typography
-                  variant="body2"
-                  sx={{
-                    fontWeight: f.proved ? 700 : 400,
-                    textDecoration: shownOdds(f) < 0.01 ? 'line-through' : 'none',
-                  }}
+          <li key={f.id} className={styles.fault}>
+            <div className={styles.faultRow}>
+              <div className={styles.what}>
+                <Words
+                  as="div"
+                  weight={f.proved ? 'heavy' : undefined}
+                  className={classes(shownOdds(f) < 0.01 && styles.struck)}
                 >
                   {faultLabel(f.id)}
                   {shownOdds(f) > f.probability + 0.03 && (
-                    <Box component="span" sx={{ display: 'block', color: 'bench.hazard', fontSize: '0.88em' }}>
-                      by its signs alone; nothing else that was found makes it less
-                    </Box>
+                    <span className={styles.hazard}>by its signs alone; nothing else that was found makes it less</span>
                   )}
-                </Typography>
-                <Box aria-hidden sx={{ height: 5, bgcolor: 'bench.well', mt: 0.25 }}>
-                  <Box
-                    sx={{
-                      height: 5,
-                      width: `${Math.max(1, shownOdds(f) * 100)}%`,
-                      bgcolor: f.proved ? 'text.primary' : 'bench.brassFill',
-                    }}
+                </Words>
+                <div aria-hidden className={styles.bar}>
+                  <div
+                    className={classes(f.proved && styles.proved)}
+                    style={{ width: `${Math.max(1, shownOdds(f) * 100)}%` }}
                   />
-                </Box>
-              </Box>
-              <Box sx={{ textAlign: 'right' }}>
+                </div>
+              </div>
+              <div className={styles.right}>
                 <Reading strong={f.probability > 0.2}>{f.proved ? 'proved' : percent(shownOdds(f))}</Reading>
-              </Box>
-              <Button
-                size="small"
-                variant="text"
-                color="inherit"
+              </div>
+              <Press
+                small
+                tone="plain"
                 aria-expanded={open === f.id}
                 aria-label={`Why ${faultLabel(f.id)}`}
                 onClick={() => setOpen(open === f.id ? null : f.id)}
-                sx={{ minWidth: 44, px: 0.5 }}
+                className={styles.atTheEdge}
               >
                 why
-              </Button>
-            </Box>
+              </Press>
+            </div>
             {open === f.id && <Evidence kind={job.machine.kind} fault={f} />}
-          </Box>
+          </li>
         ))}
-      </Box>
+      </ul>
       {!station && suspects.length > SHORT && (
-        <Button size="small" variant="text" color="inherit" onClick={() => setAll(!all)}>
+        <Press small tone="plain" onClick={() => setAll(!all)}>
           {all ? 'Fewer' : `${suspects.length - SHORT} more`}
-        </Button>
+        </Press>
       )}
       {!station && explanations.length > 0 && (
-        <Typography variant="body2" sx={{ mt: 0.75 }}>
+        <Words className={styles.after}>
           Best explanations:{' '}
           {explanations.slice(0, 3).map((e, i) => (
             <span key={e.faults.join()}>
@@ -117,48 +107,44 @@ export function FaultList({
               <Reading>{percent(e.probability)}</Reading>
             </span>
           ))}
-        </Typography>
+        </Words>
       )}
       {!station && others.length > 0 && (
-        <Typography variant="caption" component="p" sx={{ color: 'text.secondary', mt: 0.5, mb: 0 }}>
+        <Words size="caption" as="p" tone="soft" className={styles.note}>
           Common on such machines, whatever the complaint:{' '}
           {others
             .slice(0, 4)
             .map((f) => `${faultLabel(f.id).toLowerCase()} ${percent(shownOdds(f))}`)
             .join(', ')}
           .
-        </Typography>
+        </Words>
       )}
-      <Typography variant="caption" component="p" sx={{ color: 'text.secondary', mt: 0.5, mb: 0 }}>
+      <Words size="caption" as="p" tone="soft" className={styles.note}>
         {basis.method === 'exact' ? 'Exact odds' : `Sampled odds, error up to ${percent(basis.standardError)}`} on
         shipped figures and {basis.kindJobs} finished jobs of this kind, {basis.modelJobs} of this model.
-      </Typography>
-    </Box>
+      </Words>
+    </section>
   );
 }
 
 function Evidence({ kind, fault }: { kind: string; fault: AssessmentView['faults'][number] }) {
   if (fault.evidence.length === 0)
     return (
-      <Typography variant="body2" sx={{ pl: 1, pb: 0.5 }}>
+      <Words className={styles.why}>
         Nothing found yet speaks for or against it; it is this common: <Reading>{percent(fault.prior)}</Reading>.
-      </Typography>
+      </Words>
     );
   return (
-    <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, pl: 1, pb: 0.5 }}>
+    <ul className={styles.whyList}>
       {fault.evidence.slice(0, 8).map((e) => (
-        <Box
-          component="li"
-          key={e.finding}
-          sx={{ display: 'grid', gridTemplateColumns: '76px 1fr', gap: 1, fontSize: '0.9rem' }}
-        >
-          <Box sx={{ color: e.logOdds > 0 ? 'text.primary' : 'text.secondary' }}>
+        <li key={e.finding} className={styles.evidence}>
+          <span className={classes(e.logOdds <= 0 && styles.against)}>
             {e.logOdds > 0 ? 'for' : 'against'} <Reading>×{factor(e.logOdds)}</Reading>
-          </Box>
+          </span>
           <span>{evidenceWords(kind, e.finding)}</span>
-        </Box>
+        </li>
       ))}
-    </Box>
+    </ul>
   );
 }
 

@@ -1,8 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useEffect, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { repairedFault } from '@/core/diagnosis/doing';
@@ -22,6 +19,9 @@ import { Proved } from './Proved';
 import { OddsToCome, Reckoning } from './Reckoning';
 import { SameWorth } from './SameWorth';
 import { withWaiting } from './withWaiting';
+import { Words } from '../parts/Words';
+import styles from './find.module.css';
+import { Press } from '../parts/Press';
 
 interface Props {
   desk: JobDesk;
@@ -73,32 +73,25 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   const held = heldPower(job);
 
   return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
+    <div className={styles.screen}>
       <CautionGate desk={desk} />
       {desk.stalled && !desk.conflict && (
         <Notice live title={notSaved(desk)}>
-          <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
-            <Button size="small" variant="contained" onClick={desk.retry} disabled={busy}>
+          <div className={styles.pressed}>
+            <Press small tone="strong" onClick={desk.retry} disabled={busy}>
               {desk.refusal?.unknown ? 'Ask again' : 'Save them now'}
-            </Button>
-            <Button size="small" onClick={desk.dismiss}>
+            </Press>
+            <Press small onClick={desk.dismiss}>
               Leave them out
-            </Button>
-          </Box>
+            </Press>
+          </div>
         </Notice>
       )}
       {assessment && (
         <Proved desk={desk} odds={assessment} next={proposed} disabled={busy} onDone={closed ? null : onDone} />
       )}
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 2.5,
-          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1.35fr) minmax(0, 1fr)' },
-          alignItems: 'start',
-        }}
-      >
-        <Box sx={{ display: 'grid', gap: 1.5, minWidth: 0 }}>
+      <div className={styles.columns}>
+        <div className={styles.column}>
           {current && !closed && job.firstChecks.includes(current) && (
             <Notice title="First, because of how it arrived." />
           )}
@@ -115,7 +108,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
             repairedFault(current) !== null &&
             (next?.informs ?? 0) > 0.02 && (
               <Notice title={held ? 'Fit it; it is run when it is made safe.' : 'Fit it and run it.'}>
-                <Typography variant="body2">Looking further would cost more than it is expected to save.</Typography>
+                <Words>Looking further would cost more than it is expected to save.</Words>
               </Notice>
             )}
           {current && !closed ? (
@@ -133,7 +126,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
             <Notice title="This job is closed." />
           ) : desk.problem ? (
             <Notice live title="These findings cannot all be true.">
-              <Typography variant="body2">{desk.problem} Take back the one that you doubt most.</Typography>
+              <Words>{desk.problem} Take back the one that you doubt most.</Words>
             </Notice>
           ) : !told ? (
             <Reckoning />
@@ -149,33 +142,33 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
             onRevoke={closed || desk.waiting.length > 0 ? null : (id) => void act('revoke-finding', { finding: id })}
           />
           {!closed && (
-            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-              <Button onClick={undo} disabled={busy || desk.waiting.length > 0 || !last} size="small">
+            <div className={styles.ways}>
+              <Press small onClick={undo} disabled={busy || desk.waiting.length > 0 || !last}>
                 Undo last &nbsp;<Key>u</Key>
-              </Button>
+              </Press>
               {!finished && (
-                <Button size="small" onClick={onDone} disabled={busy}>
+                <Press small onClick={onDone} disabled={busy}>
                   Go on without proof
-                </Button>
+                </Press>
               )}
-              <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+              <Words size="caption" as="span" tone="soft">
                 {job.minutesSpent.toFixed(1)} min spent
                 {assessment &&
                   !finished &&
                   `, about ${Math.round(assessment.minutesToGo)} more to the end with the repair`}
-              </Typography>
-            </Box>
+              </Words>
+            </div>
           )}
-        </Box>
-        <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
+        </div>
+        <div className={styles.aside}>
           {odds ? (
             <FaultList job={job} odds={odds} fresh={assessment !== null} station={station} onStation={onStation} />
           ) : (
             !desk.problem && <OddsToCome />
           )}
           {!closed && <OtherChecks job={job} odds={assessment} current={current} onPick={setPinned} />}
-        </Box>
-      </Box>
-    </Box>
+        </div>
+      </div>
+    </div>
   );
 }

@@ -1,11 +1,11 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { findingWords, outcomeLabel } from '../job/labels';
 import { Empty } from '../parts/Notice';
 import { percent, Reading } from '../parts/Reading';
+import { classes, Words } from '../parts/Words';
+import styles from './find.module.css';
+import { Press } from '../parts/Press';
 
 /** What was done, in order; every line can be taken back and stays to be seen. */
 export function FindingLog({
@@ -18,12 +18,12 @@ export function FindingLog({
   onRevoke: ((id: number) => void) | null;
 }) {
   return (
-    <Box component="section" aria-label="Findings so far">
-      <Typography component="h2" variant="h3">
+    <section aria-label="Findings so far">
+      <Words size="h3" as="h2">
         Found so far
-      </Typography>
+      </Words>
       {job.findings.length === 0 && <Empty>Nothing yet. Answer the check above by its key.</Empty>}
-      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <ol className={styles.list}>
         {job.findings.map((f) => {
           const { what, answer } = findingWords(job.machine.kind, f);
           const reading =
@@ -31,26 +31,8 @@ export function FindingLog({
               ? null
               : (odds?.readings ?? []).find((r) => r.check === f.check && (r.condition ?? null) === f.condition);
           return (
-            <Box
-              component="li"
-              key={f.id}
-              sx={{
-                display: 'flex',
-                gap: 1,
-                alignItems: 'center',
-                borderBottom: '1px solid',
-                borderColor: 'divider',
-                minHeight: 38,
-              }}
-            >
-              <Typography
-                variant="body2"
-                sx={{
-                  flex: 1,
-                  color: f.revoked ? 'text.secondary' : 'text.primary',
-                  textDecoration: f.revoked ? 'line-through' : 'none',
-                }}
-              >
+            <li key={f.id} className={styles.logged}>
+              <Words tone={f.revoked ? 'soft' : undefined} className={classes(styles.said, f.revoked && styles.struck)}>
                 {what}: {f.value === null ? <strong>{answer}</strong> : <Reading strong>{answer}</Reading>}
                 {reading && (
                   <span>
@@ -62,26 +44,25 @@ export function FindingLog({
                       .join(', ')}
                   </span>
                 )}
-              </Typography>
-              <Typography variant="caption" sx={{ color: 'text.secondary', display: { xs: 'none', sm: 'block' } }}>
+              </Words>
+              <Words size="caption" as="span" tone="soft" className={styles.when}>
                 {f.id < 0 ? 'saving …' : f.before && !f.revoked ? `${f.by ?? ''}, before the repair` : f.by}
-              </Typography>
+              </Words>
               {onRevoke && !f.revoked && (
-                <Button
-                  size="small"
-                  variant="text"
-                  color="inherit"
+                <Press
+                  small
+                  tone="plain"
                   aria-label={`Take back: ${what}`}
                   onClick={() => onRevoke(f.id)}
-                  sx={{ minWidth: 44, px: 0.5 }}
+                  className={styles.atTheEdge}
                 >
                   take back
-                </Button>
+                </Press>
               )}
-            </Box>
+            </li>
           );
         })}
-      </Box>
-    </Box>
+      </ol>
+    </section>
   );
 }

@@ -1,13 +1,14 @@
 'use client';
 
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { repairOf } from '@/core/diagnosis/doing';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { faultLabel, faultOf } from '../job/labels';
 import { Notice } from '../parts/Notice';
 import { percent } from '../parts/Reading';
+import { Press } from '../parts/Press';
+import styles from './find.module.css';
+import { Words } from '../parts/Words';
 
 /** Less likely than this nothing is fitted for it. */
 const LIKELY = 0.08;
@@ -25,9 +26,7 @@ export function NothingWorth({ job, odds, held, onPick }: Props) {
   if (held)
     return (
       <Notice title="No check is worth its minutes while power is held back.">
-        <Typography variant="body2">
-          Make it safe first: {held}. Until then look further below, with the power off.
-        </Typography>
+        <Words>Make it safe first: {held}. Until then look further below, with the power off.</Words>
       </Notice>
     );
   const tried = new Set(job.findings.filter((f) => !f.revoked).map((f) => f.check));
@@ -38,19 +37,19 @@ export function NothingWorth({ job, odds, held, onPick }: Props) {
     <Notice title="No check is worth its minutes any more.">
       {likely ? (
         <>
-          <Typography variant="body2">
+          <Words>
             Likeliest is {faultLabel(likely.id).toLowerCase()}, {percent(likely.probability)}: try its repair and run
             it.
-          </Typography>
-          <Button size="small" variant="contained" onClick={() => onPick(repairOf(likely.id))} sx={{ mt: 1 }}>
+          </Words>
+          <Press small tone="strong" onClick={() => onPick(repairOf(likely.id))} className={styles.below}>
             {faultOf(likely.id)!.repair.label}
-          </Button>
+          </Press>
         </>
       ) : (
-        <Typography variant="body2">
+        <Words>
           Nothing that is known explains it now. Ask when it happens, and run it that long; take back the answer that
           you doubt most; or strike the complaint, if it is not seen here.
-        </Typography>
+        </Words>
       )}
     </Notice>
   );

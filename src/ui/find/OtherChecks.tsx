@@ -1,10 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import ButtonBase from '@mui/material/ButtonBase';
-import InputBase from '@mui/material/InputBase';
-import Typography from '@mui/material/Typography';
 import { useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { AssessmentView } from '@/shop/finding/dto';
@@ -12,6 +7,9 @@ import type { JobFacts } from '@/shop/jobView/dto';
 import { allDoings, cautionOf, doingOf } from '../job/labels';
 import { Key } from '../parts/Key';
 import { Reading } from '../parts/Reading';
+import { Words } from '../parts/Words';
+import styles from './find.module.css';
+import { Press } from '../parts/Press';
 
 /** Any other check, out of order: by its worth, or found by a word. */
 export function OtherChecks({
@@ -57,61 +55,42 @@ export function OtherChecks({
     onPick(check);
   };
   return (
-    <Box component="section" aria-label="Other checks">
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-        <Typography component="h2" variant="h3">
+    <section aria-label="Other checks">
+      <div className={styles.middle}>
+        <Words size="h3" as="h2">
           Other checks
-        </Typography>
-        <InputBase
-          inputRef={field}
-          value={words}
-          onChange={(e) => setWords(e.target.value)}
-          onKeyDown={(e) => {
-            if (e.key === 'Enter' && shown[0]) pick(shown[0].check);
-            // The keys belong to the check again.
-            if (e.key === 'Enter' || e.key === 'Escape') field.current?.blur();
-          }}
-          placeholder="find one"
-          inputProps={{ 'aria-label': 'Find a check' }}
-          endAdornment={<Key>c</Key>}
-          sx={{
-            ml: 'auto',
-            width: 170,
-            px: 1,
-            border: '1px solid',
-            borderColor: 'bench.soft',
-            borderRadius: '3px',
-            fontSize: '0.95rem',
-          }}
-        />
-      </Box>
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        </Words>
+        <label className={styles.finder}>
+          <input
+            ref={field}
+            value={words}
+            onChange={(e) => setWords(e.target.value)}
+            onKeyDown={(e) => {
+              if (e.key === 'Enter' && shown[0]) pick(shown[0].check);
+              // The keys belong to the check again.
+              if (e.key === 'Enter' || e.key === 'Escape') field.current?.blur();
+            }}
+            placeholder="find one"
+            aria-label="Find a check"
+          />
+          <Key>c</Key>
+        </label>
+      </div>
+      <ul className={styles.list}>
         {shown.map((r) => (
-          <Box component="li" key={r.check} sx={{ borderBottom: '1px solid', borderColor: 'divider' }}>
-            <ButtonBase
-              onClick={() => pick(r.check)}
-              sx={{
-                width: '100%',
-                display: 'grid',
-                gridTemplateColumns: '1fr auto auto',
-                columnGap: 1.5,
-                textAlign: 'left',
-                py: 0.75,
-                fontSize: '0.95rem',
-                '&:hover': { bgcolor: 'bench.well' },
-              }}
-            >
+          <li key={r.check} className={styles.ruled}>
+            <button type="button" onClick={() => pick(r.check)} className={styles.check}>
               <span>
                 {r.label}
                 {r.heldBackBy.length > 0 && (
-                  <Box component="span" sx={{ color: 'bench.hazard', fontSize: '0.88em' }}>
+                  <span className={styles.held}>
                     {' '}
                     held back: {r.heldBackBy.map((c) => cautionOf(c).label.toLowerCase()).join(', ')}
-                  </Box>
+                  </span>
                 )}
               </span>
               <Reading>{(r.minutes + r.openingMinutes).toFixed(1)} min</Reading>
-              <Box component="span" sx={{ color: 'text.secondary', minWidth: 86, textAlign: 'right' }}>
+              <span className={styles.minutes}>
                 {r.done ? (
                   'answered'
                 ) : r.informs > 0.02 ? (
@@ -121,17 +100,17 @@ export function OtherChecks({
                 ) : (
                   'tells little'
                 )}
-              </Box>
-            </ButtonBase>
-          </Box>
+              </span>
+            </button>
+          </li>
         ))}
-      </Box>
+      </ul>
       {!words && rows.length > 6 && (
-        <Button size="small" variant="text" color="inherit" onClick={() => setAll(!all)}>
+        <Press small tone="plain" onClick={() => setAll(!all)}>
           {all ? 'Fewer' : `All ${rows.length} checks`}
-        </Button>
+        </Press>
       )}
-    </Box>
+    </section>
   );
 }
 

@@ -1,7 +1,5 @@
 'use client';
 
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { AssessmentView } from '@/shop/finding/dto';
 import { FoundPictures } from '../job/FoundPictures';
@@ -10,6 +8,9 @@ import { complaintLabel, doingOf, faultLabel, faultOf, heldPower } from '../job/
 import { ShownKey } from '../parts/Key';
 import { Notice } from '../parts/Notice';
 import { percent } from '../parts/Reading';
+import { Press } from '../parts/Press';
+import styles from './find.module.css';
+import { Words } from '../parts/Words';
 
 interface Props {
   desk: JobDesk;
@@ -32,12 +33,12 @@ export function Proved({ desk, odds, next, disabled, onDone }: Props) {
   const bystanders = job.proved.filter((id) => !causes.includes(id));
   return (
     <Notice title={`Cause proved: ${causes.map(faultLabel).join(', ')}.`}>
-      <Typography variant="body2">
+      <Words>
         {causes.map((id) => faultOf(id)?.repair.label).join('; ')}. {gone}
         {odds.finished ? '.' : look ? `: “${look.label}” is worth its minutes before it is closed.` : '.'}
         {bystanders.length > 0 && ` Also found: ${bystanders.map(faultLabel).join(', ').toLowerCase()}.`}
         {held && ` It is not run before it is made safe: ${held}.`}
-      </Typography>
+      </Words>
       {onDone && <FoundPictures desk={desk} faults={[...causes, ...bystanders]} />}
       {onDone && <GoOn isMain={odds.finished} disabled={disabled} onDone={onDone} />}
     </Notice>
@@ -47,8 +48,8 @@ export function Proved({ desk, odds, next, disabled, onDone }: Props) {
 function GoOn({ isMain, disabled, onDone }: { isMain: boolean; disabled: boolean; onDone: () => void }) {
   useHotkeys('alt+a', onDone, { enabled: !disabled, preventDefault: true }, [onDone]);
   return (
-    <Button variant={isMain ? 'contained' : 'outlined'} onClick={onDone} disabled={disabled} sx={{ mt: 1 }}>
+    <Press tone={isMain ? 'strong' : 'line'} onClick={onDone} disabled={disabled} className={styles.below}>
       To Agree <ShownKey>Alt A</ShownKey>
-    </Button>
+    </Press>
   );
 }

@@ -1,41 +1,28 @@
-import Box from '@mui/material/Box';
 import Skeleton from '@mui/material/Skeleton';
-import Typography from '@mui/material/Typography';
+import { Words } from '../parts/Words';
+import styles from './find.module.css';
 
 /** In the place of the proposed check, as large as one, while the next step is worked out. */
 export function Reckoning() {
   return (
-    <Box
-      component="section"
-      aria-label="Check on the bench"
-      aria-busy
-      sx={{
-        border: '1px solid',
-        borderColor: 'divider',
-        borderTop: '5px solid',
-        borderTopColor: 'bench.rule',
-        bgcolor: 'background.paper',
-        p: 1.75,
-        minHeight: 216,
-      }}
-    >
-      <Typography component="h2" variant="h2" sx={{ color: 'text.secondary' }}>
+    <section aria-label="Check on the bench" aria-busy className={styles.reckoning}>
+      <Words size="h2" tone="soft">
         Reckoning the next step
-      </Typography>
-    </Box>
+      </Words>
+    </section>
   );
 }
 
 /** In the place of the odds before they come. */
 export function OddsToCome() {
   return (
-    <Box component="section" aria-label="Odds of the faults" aria-busy>
-      <Typography component="h2" variant="h3">
+    <section aria-label="Odds of the faults" aria-busy>
+      <Words size="h3" as="h2">
         Likely faults
-      </Typography>
+      </Words>
       {[82, 64, 70, 48, 56].map((width) => (
         <Skeleton key={width} variant="text" width={`${width}%`} sx={{ fontSize: '1.6rem' }} />
       ))}
-    </Box>
+    </section>
   );
 }

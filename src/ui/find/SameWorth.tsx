@@ -1,10 +1,10 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { doingOf } from '../job/labels';
 import { Reading } from '../parts/Reading';
+import { Words } from '../parts/Words';
+import styles from './find.module.css';
+import { Press } from '../parts/Press';
 
 const MOST = 3;
 
@@ -25,28 +25,16 @@ export function SameWorth({
   const others = next.filter((n) => n.asGood && n.check !== current).slice(0, MOST);
   if (others.length === 0) return null;
   return (
-    <Box
-      role="group"
-      aria-label="Worth the same"
-      sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, alignItems: 'center' }}
-    >
-      <Typography variant="body2">Worth the same:</Typography>
+    <div role="group" aria-label="Worth the same" className={styles.same}>
+      <Words>Worth the same:</Words>
       {others.map((n) => (
-        <Button
-          key={n.check}
-          size="small"
-          variant="text"
-          color="inherit"
-          // Without padding a line that wraps begins where the one above began.
-          sx={{ px: 0, minWidth: 0 }}
-          onClick={() => onPick(n.check)}
-        >
+        <Press small tone="plain" key={n.check} onClick={() => onPick(n.check)} className={styles.bare}>
           {doingOf(job.machine.kind, n.check)?.label ?? n.check}
-          <Box component="span" sx={{ ml: 0.75 }}>
+          <span className={styles.beside}>
             <Reading>{(n.minutes + n.openingMinutes).toFixed(1)} min</Reading>
-          </Box>
-        </Button>
+          </span>
+        </Press>
       ))}
-    </Box>
+    </div>
   );
 }

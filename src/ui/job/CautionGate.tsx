@@ -1,15 +1,16 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { CautionPlate } from '../parts/CautionPlate';
 import { instantAt } from '../parts/instants';
 import { useKeptText } from '../parts/useKeptText';
 import { cautionOf } from './labels';
 import type { JobDesk } from './useJob';
+import { Words } from '../parts/Words';
+import styles from './job.module.css';
+import { Press } from '../parts/Press';
 
 /** Cautions in force, and those of old age: each says what it holds back, and is cleared under a name with how it was made safe. */
 export function CautionGate({ desk }: { desk: JobDesk }) {
@@ -23,9 +24,9 @@ export function CautionGate({ desk }: { desk: JobDesk }) {
         <Gate key={id} id={id} desk={desk} />
       ))}
       {job.clearedCautions.map((c) => (
-        <Typography key={c.caution} variant="caption" sx={{ color: 'text.secondary' }}>
+        <Words size="caption" as="span" tone="soft" key={c.caution}>
           {cautionOf(c.caution).label}: cleared by {c.by}, {instantAt(c.at, job.zone)}. {c.how}
-        </Typography>
+        </Words>
       ))}
     </>
   );
@@ -42,18 +43,17 @@ function Gate({ id, desk }: { id: string; desk: JobDesk }) {
       text={caution.text + (caution.holds === 'power' ? ' Nothing that needs power is offered or taken.' : '')}
     >
       {desk.job.stage !== 'closed' && !open && (
-        <Button size="small" sx={{ mt: 0.75 }} onClick={() => setOpen(true)}>
+        <Press small onClick={() => setOpen(true)} className={styles.gapAbove}>
           Made safe: clear it under my name
-        </Button>
+        </Press>
       )}
       {open && (
-        <Box
-          component="form"
+        <form
           onSubmit={(e) => {
             e.preventDefault();
             void desk.act('clear-caution', { caution: id, how }).then((done) => done && dropHow());
           }}
-          sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}
+          className={styles.clear}
         >
           <TextField
             label="How was it made safe?"
@@ -67,8 +67,8 @@ function Gate({ id, desk }: { id: string; desk: JobDesk }) {
           <Button type="submit" variant="contained" color="error" disabled={desk.busy}>
             Clear
           </Button>
-          <Button onClick={() => setOpen(false)}>Leave it</Button>
-        </Box>
+          <Press onClick={() => setOpen(false)}>Leave it</Press>
+        </form>
       )}
     </CautionPlate>
   );

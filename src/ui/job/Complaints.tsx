@@ -1,14 +1,14 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { visits } from '@/knowledge/counter';
 import { complaintLabel } from './labels';
 import type { JobDesk } from './useJob';
+import { Words } from '../parts/Words';
+import styles from './job.module.css';
+import { Press } from '../parts/Press';
 
 /** What the machine is here for; a complaint that the bench does not find is struck with a reason, the words stay. */
 export function Complaints({ desk }: { desk: JobDesk }) {
@@ -16,13 +16,11 @@ export function Complaints({ desk }: { desk: JobDesk }) {
   const [striking, setStriking] = useState<string | null>(null);
   const closed = job.stage === 'closed';
   return (
-    <Box sx={{ mt: 0.5 }}>
-      {job.visit && <Typography variant="body2">Here for {visits.find((v) => v.id === job.visit)!.says}.</Typography>}
+    <div className={styles.all}>
+      {job.visit && <Words>Here for {visits.find((v) => v.id === job.visit)!.says}.</Words>}
       {job.complaints.map((id) => (
-        <Box key={id}>
-          <Typography variant="body2" component="span">
-            {complaintLabel(id)}
-          </Typography>
+        <div key={id}>
+          <Words as="span">{complaintLabel(id)}</Words>
           {!closed && striking !== id && (
             <Link
               component="button"
@@ -37,14 +35,14 @@ export function Complaints({ desk }: { desk: JobDesk }) {
             </Link>
           )}
           {striking === id && <Strike desk={desk} complaint={id} onEnd={() => setStriking(null)} />}
-        </Box>
+        </div>
       ))}
       {job.struck.map((s) => (
-        <Typography key={s.complaint} variant="body2" sx={{ color: 'text.secondary' }}>
+        <Words tone="soft" key={s.complaint}>
           <s>{complaintLabel(s.complaint)}</s>: {s.why}
-        </Typography>
+        </Words>
       ))}
-    </Box>
+    </div>
   );
 }
 
@@ -52,13 +50,12 @@ function Strike({ desk, complaint, onEnd }: { desk: JobDesk; complaint: string; 
   const [why, setWhy] = useState('');
   const problem = desk.refusal?.fields.find((f) => f.field === 'why')?.message;
   return (
-    <Box
-      component="form"
+    <form
       onSubmit={async (e) => {
         e.preventDefault();
         if (await desk.act('strike-complaint', { complaint, why })) onEnd();
       }}
-      sx={{ display: 'grid', gap: 0.75, my: 0.75 }}
+      className={styles.form}
     >
       <TextField
         label="What was seen instead?"
@@ -68,14 +65,14 @@ function Strike({ desk, complaint, onEnd }: { desk: JobDesk; complaint: string; 
         helperText={problem ?? 'Their words stay as they were said.'}
         autoFocus
       />
-      <Box sx={{ display: 'flex', gap: 0.75 }}>
-        <Button type="submit" size="small" disabled={desk.busy}>
+      <div className={styles.buttons}>
+        <Press small type="submit" disabled={desk.busy}>
           Strike it
-        </Button>
-        <Button size="small" onClick={onEnd}>
+        </Press>
+        <Press small onClick={onEnd}>
           Leave it
-        </Button>
-      </Box>
-    </Box>
+        </Press>
+      </div>
+    </form>
   );
 }

@@ -1,13 +1,13 @@
-import Box from '@mui/material/Box';
 import { PhotographPicker } from '../parts/PhotographPicker';
 import { faultLabel } from './labels';
 import type { JobDesk } from './useJob';
+import styles from './job.module.css';
 
 /** What was found, as it looked: goes to the owner with the answer to their own idea, onto the estimate and the care sheet. */
 export function FoundPictures({ desk, faults }: { desk: Pick<JobDesk, 'job' | 'act'>; faults: readonly string[] }) {
   const { job, act } = desk;
   return (
-    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
+    <div className={styles.pictures}>
       {faults.map((fault) => (
         <PhotographPicker
           key={fault}
@@ -18,6 +18,6 @@ export function FoundPictures({ desk, faults }: { desk: Pick<JobDesk, 'job' | 'a
           }
         />
       ))}
-    </Box>
+    </div>
   );
 }

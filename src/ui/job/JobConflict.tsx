@@ -1,16 +1,16 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import Typography from '@mui/material/Typography';
 import { Notice } from '../parts/Notice';
 import { jobDifferences } from './jobDifferences';
 import type { JobDesk } from './useJob';
+import { Press } from '../parts/Press';
+import { Words } from '../parts/Words';
+import styles from './job.module.css';
 
 /** Both versions of a job side by side after somebody else changed it, and the last press again if it still holds. */
 export function JobConflict({ desk }: { desk: JobDesk }) {
@@ -21,9 +21,9 @@ export function JobConflict({ desk }: { desk: JobDesk }) {
   return (
     <Notice live title={`Somebody changed this job meanwhile, so your last press (${deed}) was not done.`}>
       {differing.length === 0 ? (
-        <Typography variant="body2">Nothing that you see here differs.</Typography>
+        <Words>Nothing that you see here differs.</Words>
       ) : (
-        <Box sx={{ overflowX: 'auto', my: 0.5 }} tabIndex={0} role="region" aria-label="Both versions">
+        <div tabIndex={0} role="region" aria-label="Both versions" className={styles.versions}>
           <Table size="small">
             <TableHead>
               <TableRow>
@@ -42,23 +42,18 @@ export function JobConflict({ desk }: { desk: JobDesk }) {
               ))}
             </TableBody>
           </Table>
-        </Box>
+        </div>
       )}
-      <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
+      <div className={styles.after}>
         {job.stage !== 'closed' && (
-          <Button
-            size="small"
-            variant="contained"
-            disabled={desk.busy}
-            onClick={() => void desk.act(conflict.deed, conflict.body)}
-          >
+          <Press small tone="strong" disabled={desk.busy} onClick={() => void desk.act(conflict.deed, conflict.body)}>
             It still holds: do it now
-          </Button>
+          </Press>
         )}
-        <Button size="small" onClick={desk.dismiss}>
+        <Press small onClick={desk.dismiss}>
           Leave it as it is now
-        </Button>
-      </Box>
+        </Press>
+      </div>
     </Notice>
   );
 }

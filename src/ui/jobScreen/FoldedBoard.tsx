@@ -2,13 +2,13 @@
 
 import ExpandLessIcon from '@mui/icons-material/ExpandLess';
 import ExpandMoreIcon from '@mui/icons-material/ExpandMore';
-import Box from '@mui/material/Box';
-import ButtonBase from '@mui/material/ButtonBase';
 import { useState, type ReactNode } from 'react';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { faultLabel } from '../job/labels';
 import { percent } from '../parts/Reading';
+import { classes } from '../parts/Words';
+import styles from './job.module.css';
 
 interface Props {
   job: JobFacts;
@@ -22,31 +22,18 @@ interface Props {
 export function FoldedBoard({ job, odds, open, children }: Props) {
   const [unfolded, setUnfolded] = useState(false);
   return (
-    <Box>
-      <ButtonBase
-        className="no-print"
+    <div>
+      <button
+        type="button"
+        className={classes('no-print', styles.folded)}
         aria-expanded={unfolded}
         onClick={() => setUnfolded(!unfolded)}
-        sx={{
-          display: { xs: 'flex', md: 'none' },
-          width: '100%',
-          minHeight: 44,
-          gap: 1,
-          px: 1,
-          justifyContent: 'space-between',
-          textAlign: 'left',
-          fontFamily: 'inherit',
-          fontSize: '0.95rem',
-          lineHeight: 1.25,
-          bgcolor: 'bench.well',
-          borderRadius: '3px',
-        }}
       >
         <span>{whatMatters(job, odds, open)}</span>
         {unfolded ? <ExpandLessIcon aria-hidden /> : <ExpandMoreIcon aria-hidden />}
-      </ButtonBase>
-      <Box sx={{ display: { xs: unfolded ? 'block' : 'none', md: 'block' } }}>{children}</Box>
-    </Box>
+      </button>
+      <div className={classes(!unfolded && styles.whereWide)}>{children}</div>
+    </div>
   );
 }
 

@@ -1,19 +1,18 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Notice } from '../parts/Notice';
 import { ambiguity } from '@/core/units/units';
 import { readNumber } from '../parts/readNumber';
 import { PhotographPicker } from '../parts/PhotographPicker';
 import { useKeptText } from '../parts/useKeptText';
-import NextLink from '../theme/NextLink';
 import { AmendJob } from './AmendJob';
 import { JobPhotographs } from './JobPhotographs';
 import type { JobDesk } from '../job/useJob';
+import { classes, Words } from '../parts/Words';
+import styles from './job.module.css';
+import { Press, PressLink } from '../parts/Press';
 
 /** What is written into the machine's book at any stage: words said, notes, the hour meter, photographs; and its papers. */
 export function JobBook({ desk }: { desk: JobDesk }) {
@@ -34,10 +33,10 @@ export function JobBook({ desk }: { desk: JobDesk }) {
   };
   const meter = readNumber(hours) ?? NaN;
   return (
-    <Box component="section" aria-label="Book" className="no-print" sx={{ display: 'grid', gap: 1, pl: { lg: 2 } }}>
-      <Typography component="h2" variant="h3">
+    <section aria-label="Book" className={classes('no-print', styles.book)}>
+      <Words size="h3" as="h2">
         Into the book
-      </Typography>
+      </Words>
       {!closed && (
         <>
           <TextField
@@ -47,16 +46,15 @@ export function JobBook({ desk }: { desk: JobDesk }) {
             multiline
             minRows={2}
           />
-          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            <Button size="small" disabled={busy || text.trim() === ''} onClick={() => void write('note')}>
+          <div className={styles.row}>
+            <Press small disabled={busy || text.trim() === ''} onClick={() => void write('note')}>
               Note it
-            </Button>
-            <Button size="small" disabled={busy || text.trim() === ''} onClick={() => void write('said')}>
+            </Press>
+            <Press small disabled={busy || text.trim() === ''} onClick={() => void write('said')}>
               The customer said it
-            </Button>
-          </Box>
-          <Box
-            component="form"
+            </Press>
+          </div>
+          <form
             onSubmit={async (e) => {
               e.preventDefault();
               if (hours.trim() !== '' && (await act('record-meter', { hours: meter }))) {
@@ -64,7 +62,7 @@ export function JobBook({ desk }: { desk: JobDesk }) {
                 dropHours();
               }
             }}
-            sx={{ display: 'flex', gap: 1, alignItems: 'start' }}
+            className={styles.rowTop}
           >
             <TextField
               label="Hour meter"
@@ -75,15 +73,15 @@ export function JobBook({ desk }: { desk: JobDesk }) {
               sx={{ minWidth: 0, flex: 1 }}
               slotProps={{ htmlInput: { inputMode: 'decimal' } }}
             />
-            <Button
+            <Press
+              small
               type="submit"
-              size="small"
               disabled={busy || hours.trim() === '' || !Number.isFinite(meter)}
-              sx={{ mt: 0.5, flexShrink: 0 }}
+              className={styles.ownButton}
             >
               Write&nbsp;down
-            </Button>
-          </Box>
+            </Press>
+          </form>
           <PhotographPicker
             photographs={[]}
             onAdd={(id) => void act('add-photograph', { photographs: [id], caption: text.trim().slice(0, 300) })}
@@ -91,48 +89,42 @@ export function JobBook({ desk }: { desk: JobDesk }) {
         </>
       )}
       <JobPhotographs job={job} />
-      <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap' }}>
-        <Button component={NextLink} href={`/jobs/${job.id}/job-sheet`} size="small" variant="text" color="inherit">
+      <div className={styles.tight}>
+        <PressLink small tone="plain" href={`/jobs/${job.id}/job-sheet`}>
           Job sheet
-        </Button>
-        <Button
-          component={NextLink}
-          href={`/machines/${job.machine.tag}/tag`}
-          size="small"
-          variant="text"
-          color="inherit"
-        >
+        </PressLink>
+        <PressLink small tone="plain" href={`/machines/${job.machine.tag}/tag`}>
           Tag
-        </Button>
+        </PressLink>
         {!closed && (job.practice || job.findings.every((f) => f.revoked)) && (
-          <Button size="small" variant="text" color="inherit" disabled={busy} onClick={() => setTurning(true)}>
+          <Press small tone="plain" disabled={busy} onClick={() => setTurning(true)}>
             {job.practice ? 'End the practice' : 'Practise on it'}
-          </Button>
+          </Press>
         )}
         {!closed && (
-          <Button size="small" variant="text" color="inherit" onClick={() => setAmending(true)}>
+          <Press small tone="plain" onClick={() => setAmending(true)}>
             Correct the take-in
-          </Button>
+          </Press>
         )}
-      </Box>
+      </div>
       {turning && (
         <Notice live title={job.practice ? 'Make it a real job again?' : 'Make it a practice job?'}>
-          <Typography variant="body2">
+          <Words>
             {job.practice
               ? 'What was found in practice is taken back; the real machine is looked at from the start.'
               : 'Faults are hidden in it and the bench answers from them. The real machine is not looked at, the job is not counted, and it can be made real again.'}
-          </Typography>
-          <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
-            <Button size="small" variant="contained" disabled={busy} onClick={() => void turn()}>
+          </Words>
+          <div className={styles.below}>
+            <Press small tone="strong" disabled={busy} onClick={() => void turn()}>
               {job.practice ? 'Yes, end it' : 'Yes, practise'}
-            </Button>
-            <Button size="small" disabled={busy} onClick={() => setTurning(false)}>
+            </Press>
+            <Press small disabled={busy} onClick={() => setTurning(false)}>
               No
-            </Button>
-          </Box>
+            </Press>
+          </div>
         </Notice>
       )}
       {amending && <AmendJob desk={desk} onClose={() => setAmending(false)} />}
-    </Box>
+    </section>
   );
 }

@@ -1,15 +1,15 @@
-import Box from '@mui/material/Box';
-import Typography from '@mui/material/Typography';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { instantAt } from '../parts/instants';
 import { photographUrl } from '../parts/photographUrl';
+import { Words } from '../parts/Words';
+import styles from './job.module.css';
 
 /** The photographs of a job, each leading to its large picture. */
 export function JobPhotographs({ job }: { job: Pick<JobFacts, 'photographs' | 'zone'> }) {
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+    <div className={styles.row}>
       {job.photographs.map((p) => (
-        <Box component="figure" key={p.id} sx={{ m: 0 }}>
+        <figure key={p.id} className={styles.figure}>
           <a href={photographUrl(p.id)} target="_blank" rel="noreferrer">
             {/* eslint-disable-next-line @next/next/no-img-element -- already small, behind the sign-in */}
             <img
@@ -21,12 +21,12 @@ export function JobPhotographs({ job }: { job: Pick<JobFacts, 'photographs' | 'z
             />
           </a>
           {p.caption && (
-            <Typography component="figcaption" variant="caption" sx={{ display: 'block', maxWidth: 140 }}>
+            <Words size="caption" as="figcaption" className={styles.caption}>
               {p.caption}
-            </Typography>
+            </Words>
           )}
-        </Box>
+        </figure>
       ))}
-    </Box>
+    </div>
   );
 }

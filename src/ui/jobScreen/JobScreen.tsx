@@ -1,8 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Link from '@mui/material/Link';
-import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { repairedFault } from '@/core/diagnosis/doing';
@@ -23,7 +20,6 @@ import { ProveWork } from '../prove/ProveWork';
 import { StripWork } from '../strip/StripWork';
 import { VisitWork } from '../visit/VisitWork';
 import NextLink from '../theme/NextLink';
-import { fonts } from '../theme/palette';
 import { faultOf } from '../job/labels';
 import { STAGES, type StageId } from '../job/stages';
 import { FoldedBoard } from './FoldedBoard';
@@ -33,6 +29,9 @@ import { JobConflict } from '../job/JobConflict';
 import { MachinePast } from './MachinePast';
 import { TakenIn } from './TakenIn';
 import { useJob } from '../job/useJob';
+import { classes, Words } from '../parts/Words';
+import { TextLink } from '../parts/TextLink';
+import styles from './job.module.css';
 
 /** One job: the stages as a rail, the board at the top, the stage's work below, the machine's past at the side. */
 export function JobScreen({
@@ -76,73 +75,40 @@ export function JobScreen({
   const reached = STAGES.findIndex((s) => s.id === job.stage);
 
   return (
-    <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'minmax(0, 1fr)' }}>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2.5, rowGap: 0.5, alignItems: 'baseline' }}>
-        <Typography component="h1" variant="h1">
-          <Link
-            component={NextLink}
-            href={`/machines/${job.machine.tag}`}
-            sx={{ fontFamily: fonts.reading, fontSize: '0.9em' }}
-          >
+    <div className={styles.screen}>
+      <div className={styles.title}>
+        <Words size="h1">
+          <TextLink href={`/machines/${job.machine.tag}`} className={styles.tag}>
             {job.machine.tag}
-          </Link>{' '}
+          </TextLink>{' '}
           {job.machine.maker} {job.machine.model}
-        </Typography>
-        <Typography variant="body2">
+        </Words>
+        <Words>
           {job.customer.name}
           {job.customer.phone ? `, ${job.customer.phone}` : ''}
-        </Typography>
-        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        </Words>
+        <Words tone="soft">
           Job {job.id}, promised {job.promisedOn}
           {job.practice && ', practice: faults are hidden, instruments are simulated'}
           {job.comebackOf && `, comes back after job ${job.comebackOf}`}
-        </Typography>
-        <Box
-          component="nav"
-          aria-label="Stages of the job"
-          className="no-print"
-          sx={{
-            ml: { md: 'auto' },
-            display: 'flex',
-            // On a phone one row that is pushed along, with the stage that is shown in sight.
-            maxWidth: '100%',
-            overflowX: 'auto',
-            flexShrink: 0,
-          }}
-        >
+        </Words>
+        <nav aria-label="Stages of the job" className={classes('no-print', styles.stages)}>
           {STAGES.map((s, i) => (
-            <Link
+            <NextLink
               key={s.id}
-              component={NextLink}
               href={`/jobs/${job.id}/${s.id}`}
               aria-current={s.id === stage ? 'step' : undefined}
-              sx={{
-                fontFamily: fonts.label,
-                fontWeight: 600,
-                textDecoration: 'none',
-                whiteSpace: 'nowrap',
-                px: { xs: 1, md: 1.25 },
-                py: 0.75,
-                borderTop: '4px solid',
-                borderColor:
-                  job.stage === 'closed' || i < reached ? 'bench.soft' : i === reached ? 'bench.action' : 'bench.rule',
-                '&[aria-current]': { bgcolor: 'bench.well' },
-              }}
+              className={classes(
+                styles.stage,
+                job.stage === 'closed' || i < reached ? styles.done : i === reached && styles.reached,
+              )}
             >
               {s.label}
-              {(job.stage === 'closed' || i < reached) && (
-                <Box
-                  component="span"
-                  sx={{ color: 'text.secondary', fontWeight: 500, display: { xs: 'none', sm: 'inline' } }}
-                >
-                  {' '}
-                  done
-                </Box>
-              )}
-            </Link>
+              {(job.stage === 'closed' || i < reached) && <span className={styles.doneWord}> done</span>}
+            </NextLink>
           ))}
-        </Box>
-      </Box>
+        </nav>
+      </div>
 
       <FoldedBoard
         job={job}
@@ -169,22 +135,13 @@ export function JobScreen({
       {desk.refusal && !desk.conflict && (
         <Notice live title={desk.refusal.title}>
           {desk.refusal.fields.map((f) => (
-            <Typography key={f.field} variant="body2">
-              {f.message}
-            </Typography>
+            <Words key={f.field}>{f.message}</Words>
           ))}
         </Notice>
       )}
 
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 2,
-          gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, 1fr) 270px' },
-          alignItems: 'start',
-        }}
-      >
-        <Box sx={{ minWidth: 0 }}>
+      <div className={styles.halves}>
+        <div className={styles.work}>
           {stage === 'take-in' && <TakenIn job={job} />}
           {stage === 'find' && job.visit && (
             <VisitWork desk={desk} onDone={() => go(job.proved.length > 0 ? 'agree' : 'fit')} />
@@ -205,17 +162,11 @@ export function JobScreen({
             <ProveWork me={me} desk={desk} onDone={() => go('hand-back')} onBack={() => go('find')} />
           )}
           {stage === 'hand-back' && <HandBackWork desk={desk} />}
-        </Box>
-        <Box sx={{ display: 'grid', gap: 2 }}>
+        </div>
+        <div className={styles.beside}>
           {stage === 'find' && (
-            <Box
-              component="details"
-              className="no-print"
-              sx={{ '& summary': { cursor: 'pointer', minHeight: 32, py: 0.5 } }}
-            >
-              <Typography component="summary" variant="body2">
-                The machine from its side
-              </Typography>
+            <details className={classes('no-print', styles.fold)}>
+              <Words as="summary">The machine from its side</Words>
               <MachineDrawing
                 kind={kind.id}
                 open={job.open}
@@ -227,14 +178,14 @@ export function JobScreen({
                 )}
                 onChoose={setChosen}
               />
-            </Box>
+            </details>
           )}
           <MachinePast desk={desk} />
           <JobGauges desk={desk} />
           <JobBook desk={desk} />
-        </Box>
-      </Box>
-    </Box>
+        </div>
+      </div>
+    </div>
   );
 }
 

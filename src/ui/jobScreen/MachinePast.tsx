@@ -1,16 +1,15 @@
-import Box from '@mui/material/Box';
-import Link from '@mui/material/Link';
-import Typography from '@mui/material/Typography';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { arrivalSigns, endings } from '@/knowledge/counter';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
-import NextLink from '../theme/NextLink';
 import { Complaints } from '../job/Complaints';
 import { foundOrVisit } from '../job/endedWords';
 import { faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
+import { classes, Words } from '../parts/Words';
+import { TextLink } from '../parts/TextLink';
+import styles from './job.module.css';
 
 const IDEAS = { right: ' (was right)', other: ' (was not it)', open: '' };
 
@@ -18,49 +17,40 @@ const IDEAS = { right: ' (was right)', other: ' (was not it)', open: '' };
 export function MachinePast({ desk }: { desk: JobDesk }) {
   const { job } = desk;
   return (
-    <Box
-      component="aside"
-      aria-label="The customer’s words and the machine’s past"
-      sx={{ display: 'grid', gap: 1.5, borderLeft: { lg: '1px solid' }, borderColor: { lg: 'divider' }, pl: { lg: 2 } }}
-    >
-      <Box>
-        <Typography component="h2" variant="h3">
+    <aside aria-label="The customer’s words and the machine’s past" className={styles.past}>
+      <div>
+        <Words size="h3" as="h2">
           In the customer’s words
-        </Typography>
-        <Typography
-          variant="body2"
-          sx={{ fontStyle: job.words ? 'italic' : 'normal', whiteSpace: 'pre-wrap', overflowWrap: 'anywhere' }}
-        >
+        </Words>
+        <Words className={classes(styles.quoted, job.words && styles.theirs)}>
           {job.words ? `“${job.words}”` : 'Nothing written down.'}
-        </Typography>
+        </Words>
         <Complaints desk={desk} />
         {job.customerDiagnosis && (
-          <Typography variant="body2" sx={{ mt: 0.5 }}>
+          <Words className={styles.gapAbove}>
             Thinks it is: <strong>{faultLabel(job.customerDiagnosis).toLowerCase()}</strong>
             {IDEAS[ideaAnswered(job.customerDiagnosis, job.proved, job.complaints)]}
-          </Typography>
+          </Words>
         )}
-        {job.openedBefore && (
-          <Typography variant="body2">Opened lately by {job.openedBy || 'somebody else'}.</Typography>
-        )}
-        {job.pickedUp && <Typography variant="body2">Picked up last: {job.pickedUp}.</Typography>}
-        {job.accessories.length > 0 && <Typography variant="body2">With it: {job.accessories.join(', ')}.</Typography>}
+        {job.openedBefore && <Words>Opened lately by {job.openedBy || 'somebody else'}.</Words>}
+        {job.pickedUp && <Words>Picked up last: {job.pickedUp}.</Words>}
+        {job.accessories.length > 0 && <Words>With it: {job.accessories.join(', ')}.</Words>}
         {job.arrivalSigns.length > 0 && (
-          <Typography variant="body2">
+          <Words>
             On arrival:{' '}
             {job.arrivalSigns.map((s) => arrivalSigns.find((a) => a.id === s)?.label.toLowerCase()).join(', ')}
-          </Typography>
+          </Words>
         )}
-      </Box>
+      </div>
       <StillOpen job={job} />
       <NotWanted job={job} />
       {(job.customer.standing || job.machine.note || job.warranty.inForce || job.comebackOf) && (
-        <Box sx={{ display: 'grid', gap: 0.75 }}>
+        <div className={styles.lines}>
           {job.comebackOf && (
             <Notice title="Comes back within 90 days.">
-              <Link component={NextLink} href={`/jobs/${job.comebackOf}/hand-back`} variant="body2">
+              <TextLink small href={`/jobs/${job.comebackOf}/hand-back`}>
                 What was done in job {job.comebackOf}
-              </Link>
+              </TextLink>
             </Notice>
           )}
           {job.warranty.inForce && (
@@ -70,24 +60,21 @@ export function MachinePast({ desk }: { desk: JobDesk }) {
           )}
           {job.customer.standing && <Notice title={`Always: ${job.customer.standing}`} />}
           {job.machine.note && <Notice title={`Noted: ${job.machine.note}`} />}
-        </Box>
+        </div>
       )}
-      <Box>
-        <Typography component="h2" variant="h3">
+      <div>
+        <Words size="h3" as="h2">
           Before this
-        </Typography>
+        </Words>
         {job.past.length === 0 && <Empty>First time here.</Empty>}
         {job.past.map((p) => (
-          <Typography key={p.id} variant="body2" sx={{ mt: 0.25 }}>
-            <Link component={NextLink} href={`/jobs/${p.id}/hand-back`}>
-              {dayAt(p.takenInAt, job.zone)}
-            </Link>{' '}
-            {foundOrVisit(p)}
+          <Words key={p.id} className={styles.slightly}>
+            <TextLink href={`/jobs/${p.id}/hand-back`}>{dayAt(p.takenInAt, job.zone)}</TextLink> {foundOrVisit(p)}
             {p.ending && p.ending !== 'repaired' && `; ${endings.find((e) => e.id === p.ending)!.label.toLowerCase()}`}
-          </Typography>
+          </Words>
         ))}
-      </Box>
-    </Box>
+      </div>
+    </aside>
   );
 }
 
@@ -99,21 +86,19 @@ function StillOpen({ job }: { job: JobFacts }) {
   const unknown = onList.filter((s) => s.state === 'unknown' && s.said !== 'done');
   if (job.openFaults.length + past.length + unknown.length === 0) return null;
   return (
-    <Box sx={{ display: 'grid', gap: 0.75 }}>
+    <div className={styles.lines}>
       {job.openFaults.map((f) => (
         <Notice key={f.fault} title={`Left open: ${faultLabel(f.fault).toLowerCase()}.`}>
-          <Link component={NextLink} href={`/jobs/${f.job}/hand-back`} variant="body2">
+          <TextLink small href={`/jobs/${f.job}/hand-back`}>
             Found in job {f.job}, {dayAt(f.at, job.zone)}
-          </Link>
+          </TextLink>
         </Notice>
       ))}
       {past.length > 0 && <Notice title={`Past due: ${past.map((s) => s.label.toLowerCase()).join(', ')}.`} />}
       {unknown.length > 0 && (
-        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-          Not known when done last: {unknown.map((s) => s.label.toLowerCase()).join(', ')}.
-        </Typography>
+        <Words tone="soft">Not known when done last: {unknown.map((s) => s.label.toLowerCase()).join(', ')}.</Words>
       )}
-    </Box>
+    </div>
   );
 }
 
@@ -126,25 +111,22 @@ function NotWanted({ job: { agree, zone } }: { job: JobFacts }) {
           key={`${b.fault} ${b.at}`}
           title={`Bridged on ${dayAt(b.at, zone)}: ${faultLabel(b.fault).toLowerCase()}.`}
         >
-          <Typography variant="body2">
+          <Words>
             {b.who}: “{b.words}”
-          </Typography>
+          </Words>
         </Notice>
       ))}
       {agree.declinedBefore.length > 0 && (
-        <Box>
-          <Typography component="h2" variant="h3">
+        <div>
+          <Words size="h3" as="h2">
             Not wanted before
-          </Typography>
+          </Words>
           {agree.declinedBefore.map((d) => (
-            <Typography key={`${d.job} ${d.label}`} variant="body2">
-              {d.label},{' '}
-              <Link component={NextLink} href={`/jobs/${d.job}/agree`}>
-                {dayAt(d.at, zone)}
-              </Link>
-            </Typography>
+            <Words key={`${d.job} ${d.label}`}>
+              {d.label}, <TextLink href={`/jobs/${d.job}/agree`}>{dayAt(d.at, zone)}</TextLink>
+            </Words>
           ))}
-        </Box>
+        </div>
       )}
     </>
   );

@@ -1,5 +1,3 @@
-import Box from '@mui/material/Box';
-import Typography from '@mui/material/Typography';
 import { knowledge } from '@/knowledge';
 import { arrivalSigns } from '@/knowledge/counter';
 import type { JobFacts } from '@/shop/jobView/dto';
@@ -8,6 +6,8 @@ import { instantAt } from '../parts/instants';
 import { TermList } from '../parts/TermList';
 import { JobPhotographs } from './JobPhotographs';
 import { cautionOf, complaintLabel } from '../job/labels';
+import { Words } from '../parts/Words';
+import styles from './job.module.css';
 
 /** What was written down at the counter. */
 export function TakenIn({ job }: { job: JobFacts }) {
@@ -34,21 +34,19 @@ export function TakenIn({ job }: { job: JobFacts }) {
   ];
   const raised = arrivalSigns.filter((s) => job.arrivalSigns.includes(s.id) && s.raises);
   return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
-      <Typography component="h2" variant="h2">
-        Taken in
-      </Typography>
+    <div className={styles.taken}>
+      <Words size="h2">Taken in</Words>
       <TermList rows={rows} />
       {raised.map((s) => (
         <CautionPlate key={s.id} label={cautionOf(s.raises!).label} text={cautionOf(s.raises!).text} />
       ))}
       {job.marks.length > 0 && (
-        <Typography variant="body2">
+        <Words>
           Marked on the board: {job.marks.map((m) => `${stationLabel(job, m.station)} ${m.text}`).join(', ')}.
-        </Typography>
+        </Words>
       )}
       <JobPhotographs job={job} />
-    </Box>
+    </div>
   );
 }
 

@@ -1,70 +1,54 @@
-import Box from '@mui/material/Box';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
-import Typography from '@mui/material/Typography';
 import { moneyText } from '@/core/money/currency';
 import type { MachineCardView } from '@/shop/machines/dto';
 import type { PlanView } from '@/shop/plans/dto';
 import { byWords, habitWords, spanWords } from '@/core/service/dueWords';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
+import { classes, Words } from '../parts/Words';
+import table from '../table/table.module.css';
+import styles from './card.module.css';
 
 /** What falls due on a machine: within which days, by what, what its plate and the bench say, and what it costs to wait. */
 export function Due({ card }: { card: MachineCardView }) {
   return (
-    <Box component="section" aria-label="Plans" sx={{ minWidth: 0, overflowX: 'auto' }}>
-      <Typography component="h2" variant="h2">
-        Due
-      </Typography>
+    <section aria-label="Plans" className={styles.scrolled}>
+      <Words size="h2">Due</Words>
       {card.plans.length === 0 ? (
         <Empty>Nothing of this kind is planned.</Empty>
       ) : (
-        <Table size="small" sx={{ '& td, & th': { verticalAlign: 'top' } }}>
-          <TableHead>
-            <TableRow>
-              <TableCell sx={{ width: '44%' }}>What</TableCell>
-              <TableCell>Done last</TableCell>
-              <TableCell>Due</TableCell>
-              <TableCell align="right">+ 1 week</TableCell>
-            </TableRow>
-          </TableHead>
-          <TableBody>
+        <table className={classes(table.table, styles.due)}>
+          <thead>
+            <tr>
+              <th scope="col">What</th>
+              <th scope="col">Done last</th>
+              <th scope="col">Due</th>
+              <th scope="col">+ 1 week</th>
+            </tr>
+          </thead>
+          <tbody>
             {card.plans.map((p) => (
-              <TableRow key={p.item}>
-                <TableCell>
+              <tr key={p.item}>
+                <td>
                   {p.label}
-                  <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.86em' }}>
-                    {habits(p)}
-                  </Box>
-                </TableCell>
-                <TableCell sx={{ whiteSpace: 'nowrap' }}>
-                  {p.lastDoneOn ? <Reading>{p.lastDoneOn}</Reading> : 'not known'}
-                </TableCell>
-                <TableCell sx={{ color: p.overdue && !p.byItsPeople ? 'bench.brass' : undefined }}>
+                  <span className={styles.under}>{habits(p)}</span>
+                </td>
+                <td className={styles.day}>{p.lastDoneOn ? <Reading>{p.lastDoneOn}</Reading> : 'not known'}</td>
+                <td className={classes(p.overdue && !p.byItsPeople && styles.brass)}>
                   {p.dueOn ? (
                     <Reading strong={p.overdue}>{p.overdue ? p.dueOn : spanWords({ ...p, on: p.dueOn })}</Reading>
                   ) : (
                     'look at it next time'
                   )}
                   {p.overdue && !p.byItsPeople && ' past'}
-                  {p.by && byWords(p.by) && (
-                    <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.86em' }}>
-                      {byWords(p.by)}
-                    </Box>
-                  )}
-                </TableCell>
-                <TableCell align="right" sx={{ whiteSpace: 'nowrap' }}>
-                  {p.weekMinor !== null && p.weekMinor > 0 && moneyText(p.weekMinor, card.currency, card.locale)}
-                </TableCell>
-              </TableRow>
+                  {p.by && byWords(p.by) && <span className={styles.under}>{byWords(p.by)}</span>}
+                </td>
+                <td>{p.weekMinor !== null && p.weekMinor > 0 && moneyText(p.weekMinor, card.currency, card.locale)}</td>
+              </tr>
             ))}
-          </TableBody>
-        </Table>
+          </tbody>
+        </table>
       )}
-    </Box>
+    </section>
   );
 }
 

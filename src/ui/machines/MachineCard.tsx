@@ -1,9 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Link from '@mui/material/Link';
-import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
 import { knowledge } from '@/knowledge';
@@ -17,13 +13,15 @@ import { faultLabel } from '../job/labels';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
-import NextLink from '../theme/NextLink';
-import { fonts } from '../theme/palette';
 import { Due } from './Due';
 import { MachineEdits } from './MachineEdits';
 import { ServiceReadings } from './ServiceReadings';
 import { TimeChart, type TimeSeries } from './TimeChart';
 import { Timeline } from './Timeline';
+import { classes, Words } from '../parts/Words';
+import { TextLink } from '../parts/TextLink';
+import styles from './card.module.css';
+import { PressLink } from '../parts/Press';
 
 const QUANTITIES: Record<string, string> = { 'roll-speed': 'Roll speed', 'sealed-vacuum': 'Sealed vacuum' };
 const EVENTS = {
@@ -74,47 +72,41 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
   );
   const underWarranty = card.warrantyUntil !== null && card.warrantyUntil >= card.today;
   return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
-      <Box sx={{ display: 'flex', columnGap: 2, rowGap: 0.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        <Typography component="h1" variant="h1">
-          <Box component="span" sx={{ fontFamily: fonts.reading, fontSize: '0.9em' }}>
-            {card.tag}
-          </Box>{' '}
-          {card.maker} {card.model}
-        </Typography>
-        <Typography variant="body2">
-          <Link component={NextLink} href={`/customers/${card.customer.id}`}>
-            {card.customer.name}
-          </Link>
+    <div className={styles.card}>
+      <div className={styles.title}>
+        <Words size="h1">
+          <span className={styles.tag}>{card.tag}</span> {card.maker} {card.model}
+        </Words>
+        <Words>
+          <TextLink href={`/customers/${card.customer.id}`}>{card.customer.name}</TextLink>
           {card.customer.phone && `, ${card.customer.phone}`}
           {card.siteId && `, ${card.sites.find((s) => s.id === card.siteId)?.label}`}
-        </Typography>
-        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        </Words>
+        <Words tone="soft">
           {kind.label}
           {card.serial && `, serial ${card.serial}`}
           {card.madeYear && `, made ${card.madeYear}`}
           {card.purchasedOn && `, bought ${card.purchasedOn}`}, {card.mainsV} V{card.pets && ', pets at home'}, about{' '}
           {card.hoursPerWeek} h a week
           {card.warrantyUntil && (underWarranty ? `, warranty until ${card.warrantyUntil}` : ', out of warranty')}
-        </Typography>
-      </Box>
-      <Box className="no-print" sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', alignItems: 'center' }}>
-        <Button
-          component={NextLink}
+        </Words>
+      </div>
+      <div className={classes('no-print', styles.ways)}>
+        <PressLink
+          small
+          tone="strong"
           href={card.openJob ? `/jobs/${card.openJob}` : `/take-in?tag=${card.tag}`}
-          variant="contained"
-          size="small"
-          sx={{ mr: 1 }}
+          className={styles.first}
         >
           {card.openJob ? `Open job ${card.openJob}` : 'Take it in'}
-        </Button>
-        <Button component={NextLink} href={`/machines/${card.tag}/operator-sheet`} size="small">
+        </PressLink>
+        <PressLink small href={`/machines/${card.tag}/operator-sheet`}>
           Operator’s sheet
-        </Button>
+        </PressLink>
         <MachineEdits card={card} models={models} mayMove={mayMove} mayAudit={mayAudit} />
-      </Box>
+      </div>
       {(card.note || card.customer.standing || underWarranty || card.openFaults.length > 0 || card.scrappedOn) && (
-        <Box sx={{ display: 'grid', gap: 0.75, gridTemplateColumns: { md: 'repeat(auto-fit, minmax(300px, 1fr))' } }}>
+        <div className={styles.notices}>
           {card.scrappedOn && <Notice title={`Scrapped on ${card.scrappedOn}.`} />}
           {card.openFaults.length > 0 && (
             <Notice
@@ -128,7 +120,7 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
               title={`Under warranty until ${card.warrantyUntil}: the authorised shop repairs it at no charge.`}
             />
           )}
-        </Box>
+        </div>
       )}
       <LineBoard
         kind={kind}
@@ -136,37 +128,26 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
         states={states}
         title={`Line board of ${card.tag} by age of its parts`}
       />
-      <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+      <Words size="caption" as="span" tone="soft">
         Below a part: how long ago it was replaced here. A green bar under a part: its plan is past due.
-      </Typography>
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 3,
-          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
-          alignItems: 'start',
-        }}
-      >
-        <Box sx={{ display: 'grid', gap: 2.5, minWidth: 0 }}>
+      </Words>
+      <div className={styles.halves}>
+        <div className={styles.half}>
           <Due card={card} />
           <ServiceReadings card={card} />
           <Jobs card={card} />
-          <Box component="section" aria-label="Readings">
-            <Typography component="h2" variant="h2">
-              Measured
-            </Typography>
+          <section aria-label="Readings">
+            <Words size="h2">Measured</Words>
             {measured.length === 0 ? (
               <Empty>Nothing measured in Prove yet.</Empty>
             ) : (
               <TimeChart series={measured} label="Measured after repairs" />
             )}
-          </Box>
+          </section>
           {card.meter.length > 0 && (
-            <Box component="section" aria-label="Hour meter">
-              <Typography component="h2" variant="h2">
-                Hour meter
-              </Typography>
-              <Typography variant="body2">
+            <section aria-label="Hour meter">
+              <Words size="h2">Hour meter</Words>
+              <Words>
                 Last read <Reading strong>{card.meter.at(-1)!.hours} h</Reading> on{' '}
                 <Reading>{dayAt(card.meter.at(-1)!.at, card.zone)}</Reading>
                 {card.running.from === 'meter' && (
@@ -175,20 +156,18 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
                     to {card.running.high})
                   </>
                 )}
-              </Typography>
+              </Words>
               {card.running.events.map((e) => (
-                <Typography key={e.on} variant="body2" sx={{ color: 'text.secondary' }}>
+                <Words tone="soft" key={e.on}>
                   {EVENTS[e.sort]} on <Reading>{e.on}</Reading>: {e.from} h, then {e.to} h
-                </Typography>
+                </Words>
               ))}
               {card.meter.length > 1 && <TimeChart series={meter} label="Hour meter" />}
-            </Box>
+            </section>
           )}
           {(card.belts.length > 0 || card.bearings.length > 0 || card.filters.length > 0) && (
-            <Box component="section" aria-label="What goes in">
-              <Typography component="h2" variant="h2">
-                What goes in
-              </Typography>
+            <section aria-label="What goes in">
+              <Words size="h2">What goes in</Words>
               {(
                 [
                   ['Belts', card.belts],
@@ -198,22 +177,22 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
               ).map(
                 ([label, list]) =>
                   list.length > 0 && (
-                    <Typography key={label} variant="body2">
+                    <Words key={label}>
                       {label}: {list.join(', ')}
-                    </Typography>
+                    </Words>
                   ),
               )}
-            </Box>
+            </section>
           )}
           {card.photographs.length > 0 && (
-            <Box component="section" aria-label="Photographs">
-              <Typography component="h2" variant="h2" sx={{ mb: 0.5 }}>
+            <section aria-label="Photographs">
+              <Words size="h2" className={styles.closeHeading}>
                 Photographs
-              </Typography>
+              </Words>
               <JobPhotographs job={card} />
-            </Box>
+            </section>
           )}
-        </Box>
+        </div>
         <Timeline
           key={card.version + (card.timeline[0]?.id ?? 0)}
           tag={card.tag}
@@ -221,33 +200,26 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
           first={card.timeline}
           mayHaveMore={card.timeline.length >= PAGE}
         />
-      </Box>
-    </Box>
+      </div>
+    </div>
   );
 }
 
 function Jobs({ card }: { card: MachineCardView }) {
   return (
-    <Box component="section" aria-label="Jobs">
-      <Typography component="h2" variant="h2">
-        Jobs
-      </Typography>
+    <section aria-label="Jobs">
+      <Words size="h2">Jobs</Words>
       {card.jobs.length === 0 && <Empty>It has not been here yet.</Empty>}
       {card.jobs.map((j) => (
-        <Typography key={j.id} variant="body2" sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5 }}>
-          <Link component={NextLink} href={j.closedAt ? `/jobs/${j.id}/hand-back` : `/jobs/${j.id}`}>
+        <Words key={j.id} className={styles.ruled}>
+          <TextLink href={j.closedAt ? `/jobs/${j.id}/hand-back` : `/jobs/${j.id}`}>
             <Reading>{dayAt(j.takenInAt, card.zone)}</Reading>
-          </Link>{' '}
+          </TextLink>{' '}
           {j.closedAt ? foundOrVisit(j) : 'open'}
           {j.ending && j.ending !== 'repaired' && `; ${endings.find((e) => e.id === j.ending)!.label.toLowerCase()}`}
-          {j.comebackOf && (
-            <Box component="strong" sx={{ color: 'bench.brass' }}>
-              {' '}
-              came back within 90 days
-            </Box>
-          )}
-        </Typography>
+          {j.comebackOf && <strong className={styles.brass}> came back within 90 days</strong>}
+        </Words>
       ))}
-    </Box>
+    </section>
   );
 }

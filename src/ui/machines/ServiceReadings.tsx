@@ -1,10 +1,10 @@
-import Box from '@mui/material/Box';
-import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { planItem } from '@/knowledge/plans';
 import type { MachineCardView } from '@/shop/machines/dto';
 import { Reading } from '../parts/Reading';
 import { SmallLine } from './SmallLine';
+import { Words } from '../parts/Words';
+import styles from './card.module.css';
 
 type Read = MachineCardView['serviceReadings'][number];
 
@@ -20,31 +20,29 @@ export function ServiceReadings({ card }: { card: MachineCardView }) {
   );
   if (items.length === 0) return null;
   return (
-    <Box component="section" aria-label="Read at services">
-      <Typography component="h2" variant="h2">
-        Read at services
-      </Typography>
+    <section aria-label="Read at services">
+      <Words size="h2">Read at services</Words>
       {items.map(({ item, places }) => {
         const { reading } = planItem(item) ?? {};
         return (
-          <Box key={item} sx={{ mt: 0.75 }}>
-            <Typography variant="body2" sx={{ fontWeight: 600 }}>
+          <div key={item} className={styles.item}>
+            <Words weight="strong">
               {reading?.label ?? item}
               {reading?.wear && (
-                <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+                <span className={styles.soft}>
                   , replaced at {reading.wear.limit} {reading.unit}
-                </Box>
+                </span>
               )}
-            </Typography>
-            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+            </Words>
+            <div className={styles.charts}>
               {places.map(({ place, read }) => (
                 <Place key={place} place={place} unit={reading?.unit ?? ''} read={read} limit={reading?.wear?.limit} />
               ))}
-            </Box>
-          </Box>
+            </div>
+          </div>
         );
       })}
-    </Box>
+    </section>
   );
 }
 
@@ -56,18 +54,18 @@ function placesRead(own: Read[]): { place: string; read: Read[] }[] {
 function Place({ place, unit, read, limit }: { place: string; unit: string; read: Read[]; limit: number | undefined }) {
   const last = read.at(-1)!;
   return (
-    <Box>
-      <Typography variant="caption" sx={{ display: 'block' }}>
+    <div>
+      <Words size="caption" as="span" className={styles.block}>
         {place && `${place}: `}
         <Reading strong>
           {last.value} {unit}
         </Reading>
-      </Typography>
+      </Words>
       <SmallLine
         points={read}
         limit={limit}
         label={`${place} ${read.map((r) => `${r.at.slice(0, 10)} ${r.value} ${unit}`).join(', ')}`.trim()}
       />
-    </Box>
+    </div>
   );
 }

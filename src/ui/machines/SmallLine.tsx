@@ -1,9 +1,9 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import { useCallback } from 'react';
 import { Chart } from '../parts/Chart';
 import type { BenchColours } from '../theme/palette';
+import styles from './card.module.css';
 
 /** A few readings along time with the value at which the part is replaced; small enough to stand beside its number. */
 export function SmallLine({
@@ -51,8 +51,8 @@ export function SmallLine({
     [points, limit],
   );
   return (
-    <Box sx={{ width: 148 }}>
+    <div className={styles.smallLine}>
       <Chart option={option} label={label} height={6} />
-    </Box>
+    </div>
   );
 }

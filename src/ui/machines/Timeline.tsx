@@ -1,17 +1,14 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import InputBase from '@mui/material/InputBase';
-import Link from '@mui/material/Link';
-import ToggleButton from '@mui/material/ToggleButton';
-import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
 import type { TimelineView } from '@/shop/machines/dto';
 import { dayAt, timeAt } from '../parts/instants';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
-import NextLink from '../theme/NextLink';
+import { Press } from '../parts/Press';
+import { classes, Words } from '../parts/Words';
+import { TextLink } from '../parts/TextLink';
+import styles from './card.module.css';
 
 /** Sorts of entries that can be looked at alone. */
 const SORTS: { label: string; what: string[] }[] = [
@@ -84,93 +81,64 @@ export function Timeline({ tag, zone, first, mayHaveMore }: Props) {
   };
   const last = shown.at(-1);
   return (
-    <Box component="section" aria-label="Timeline" sx={{ minWidth: 0 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap', mb: 0.75 }}>
-        <Typography component="h2" variant="h2">
-          All that happened
-        </Typography>
-        <InputBase
+    <section aria-label="Timeline" className={styles.narrow}>
+      <div className={styles.headOfLine}>
+        <Words size="h2">All that happened</Words>
+        <input
           value={words}
           onChange={(e) => change(e.target.value, sorts)}
           placeholder="find in it"
-          inputProps={{ 'aria-label': 'Find in the timeline' }}
-          sx={{
-            ml: 'auto',
-            bgcolor: 'background.paper',
-            border: '1px solid',
-            borderColor: 'bench.soft',
-            borderRadius: '3px',
-            px: 1,
-            width: 190,
-          }}
+          aria-label="Find in the timeline"
+          className={styles.finder}
         />
-      </Box>
-      <Box role="group" aria-label="Only these" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, mb: 0.75 }}>
+      </div>
+      <div role="group" aria-label="Only these" className={styles.sorts}>
         {SORTS.map(({ label }) => (
-          <ToggleButton
+          <Press
             key={label}
-            value={label}
-            size="small"
-            selected={sorts.includes(label)}
-            onChange={() => change(words, sorts.includes(label) ? sorts.filter((s) => s !== label) : [...sorts, label])}
-            sx={{ minHeight: 32, py: 0.25, px: 1 }}
+            small
+            aria-pressed={sorts.includes(label)}
+            onClick={() => change(words, sorts.includes(label) ? sorts.filter((s) => s !== label) : [...sorts, label])}
+            className={styles.chosen}
           >
             {label}
-          </ToggleButton>
+          </Press>
         ))}
-      </Box>
-      {trouble && <Typography role="alert">The server does not answer. What stands here is from before.</Typography>}
+      </div>
+      {trouble && (
+        <Words size="body" role="alert">
+          The server does not answer. What stands here is from before.
+        </Words>
+      )}
       {shown.length === 0 && <Empty>{plain ? 'Nothing yet.' : 'Nothing like that.'}</Empty>}
-      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <ol className={styles.list}>
         {shown.map((t) => (
-          <Box
-            component="li"
-            key={t.id}
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: { xs: '92px 1fr', sm: '150px 90px 1fr' },
-              columnGap: 1,
-              py: 0.5,
-              borderBottom: '1px solid',
-              borderColor: 'divider',
-              fontSize: '0.93rem',
-            }}
-          >
+          <li key={t.id} className={styles.entry}>
             <Reading>
               {dayAt(t.at, zone)}
-              <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' } }}>
-                {' '}
-                {timeAt(t.at, zone)}
-              </Box>
+              <span className={styles.sort}> {timeAt(t.at, zone)}</span>
             </Reading>
-            <Box component="span" sx={{ color: 'text.secondary', display: { xs: 'none', sm: 'inline' } }}>
-              {t.what.replaceAll('-', ' ')}
-            </Box>
-            <Box
-              component="span"
-              sx={{ overflowWrap: 'anywhere', fontStyle: t.what === 'said' ? 'italic' : undefined }}
-            >
+            <span className={styles.who}>{t.what.replaceAll('-', ' ')}</span>
+            <span className={classes(styles.text, t.what === 'said' && styles.spoken)}>
               {t.what === 'said' ? `“${t.text}”` : t.text}
-              <Box component="span" sx={{ color: 'text.secondary', fontStyle: 'normal' }}>
+              <span className={styles.aside}>
                 {t.by && ` ${t.by}`}
                 {t.job && (
                   <>
                     {' '}
-                    <Link component={NextLink} href={`/jobs/${t.job}/hand-back`} color="inherit">
-                      job {t.job}
-                    </Link>
+                    <TextLink href={`/jobs/${t.job}/hand-back`}>job {t.job}</TextLink>
                   </>
                 )}
-              </Box>
-            </Box>
-          </Box>
+              </span>
+            </span>
+          </li>
         ))}
-      </Box>
+      </ol>
       {more && last && (
-        <Button size="small" sx={{ mt: 1 }} onClick={() => void look(query(last.id), shown)}>
+        <Press small className={styles.earlier} onClick={() => void look(query(last.id), shown)}>
           Earlier
-        </Button>
+        </Press>
       )}
-    </Box>
+    </section>
   );
 }

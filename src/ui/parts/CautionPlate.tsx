@@ -1,33 +1,19 @@
-import Box from '@mui/material/Box';
-import Typography from '@mui/material/Typography';
 import ReportIcon from '@mui/icons-material/ReportOutlined';
 import type { ReactNode } from 'react';
+import { Words } from './Words';
+import styles from './parts.module.css';
 
 /** Where the work can hurt someone: the only place where brick red appears. */
 export function CautionPlate({ label, text, children }: { label: string; text: string; children?: ReactNode }) {
   return (
-    <Box
-      role="note"
-      sx={{
-        display: 'flex',
-        gap: 1,
-        p: 1,
-        borderLeft: '6px solid',
-        borderColor: 'bench.hazard',
-        bgcolor: 'bench.hazardWash',
-        color: 'text.primary',
-      }}
-    >
+    <div role="note" className={styles.caution}>
       <ReportIcon sx={{ color: 'bench.hazard', mt: '1px' }} fontSize="small" aria-hidden />
-      <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Typography variant="body2">
-          <Box component="strong" sx={{ color: 'bench.hazard' }}>
-            {label}.
-          </Box>{' '}
-          {text}
-        </Typography>
+      <div className={styles.cautionWords}>
+        <Words>
+          <strong className={styles.hazard}>{label}.</strong> {text}
+        </Words>
         {children}
-      </Box>
-    </Box>
+      </div>
+    </div>
   );
 }

@@ -1,8 +1,8 @@
 import type { HTMLAttributes } from 'react';
 import styles from './words.module.css';
 
-type Size = 'h1' | 'h2' | 'h3' | 'body' | 'small' | 'caption';
-type Tag = 'p' | 'span' | 'div' | 'h1' | 'h2' | 'h3';
+type Size = 'h1' | 'h2' | 'h3' | 'body' | 'small' | 'caption' | 'overline';
+type Tag = 'p' | 'span' | 'div' | 'h1' | 'h2' | 'h3' | 'summary' | 'figcaption';
 
 interface Props extends HTMLAttributes<HTMLElement> {
   size?: Size;

@@ -1,12 +1,12 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { operatorItemsOn } from '@/knowledge/operatorCare';
 import type { JobDesk } from '../job/useJob';
+import { Press } from '../parts/Press';
+import { Words } from '../parts/Words';
+import styles from './visit.module.css';
 
 /** On how many days of how many the operator did what is theirs: it is asked, or read off their sheet. */
 export function OperatorCare({ desk }: { desk: JobDesk }) {
@@ -27,26 +27,21 @@ export function OperatorCare({ desk }: { desk: JobDesk }) {
   const save = () =>
     void act('note-care', { care: filled.map((i) => ({ item: i.id, doneDays: whole(done[i.id]!), ofDays })) });
   return (
-    <Box
-      component="details"
-      open={job.care.length > 0}
-      sx={{ '& summary': { cursor: 'pointer', minHeight: 32, py: 0.5 } }}
-    >
-      <Typography component="summary" sx={{ fontWeight: 600 }}>
+    <details open={job.care.length > 0} className={styles.fold}>
+      <Words size="body" as="summary" weight="strong">
         What the operator did
-        <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+        <span className={styles.lighter}>
           {job.care.length > 0
             ? `, over ${job.care[0]!.ofDays} working days`
             : ': take it off their sheet, it explains the wear'}
-        </Box>
-      </Typography>
-      <Box
-        component="form"
+        </span>
+      </Words>
+      <form
         onSubmit={(e) => {
           e.preventDefault();
           save();
         }}
-        sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-start', py: 1 }}
+        className={styles.typed}
       >
         <TextField
           size="small"
@@ -70,15 +65,13 @@ export function OperatorCare({ desk }: { desk: JobDesk }) {
             sx={{ width: 232 }}
           />
         ))}
-        <Button type="submit" size="small" disabled={busy || wrong.length > 0 || !ofDays} sx={{ mt: 0.5 }}>
+        <Press type="submit" small disabled={busy || wrong.length > 0 || !ofDays} className={styles.gapAbove}>
           Take it down
-        </Button>
+        </Press>
         {refusal?.fields.some((f) => f.field.startsWith('care')) && (
-          <Typography variant="body2" role="alert">
-            {refusal.fields[0]!.message}
-          </Typography>
+          <Words role="alert">{refusal.fields[0]!.message}</Words>
         )}
-      </Box>
-    </Box>
+      </form>
+    </details>
   );
 }

@@ -1,10 +1,7 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { checksOf } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
@@ -16,6 +13,9 @@ import { DayField } from '../parts/DayField';
 import { PhotographPicker } from '../parts/PhotographPicker';
 import { Reading } from '../parts/Reading';
 import { readNumber } from '../parts/readNumber';
+import { Press } from '../parts/Press';
+import { Words } from '../parts/Words';
+import styles from './visit.module.css';
 
 type Said = 'done' | 'worn' | 'left';
 
@@ -30,22 +30,17 @@ export function VisitItem({ desk, line }: { desk: JobDesk; line: ServiceLine }) 
     else setSaying(saying === state ? null : state);
   };
   return (
-    <Box
-      component="section"
-      aria-label={line.label}
-      sx={{ borderBottom: '1px solid', borderColor: 'divider', py: 0.5, display: 'grid', gap: 0.75 }}
-    >
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Box sx={{ flex: '1 1 240px', minWidth: 0 }}>
-          <Typography sx={{ fontWeight: 600, lineHeight: 1.25 }}>{line.label}</Typography>
-          <Typography
-            variant="body2"
-            sx={{ color: line.state === 'past' ? 'bench.brass' : 'text.secondary', lineHeight: 1.3 }}
-          >
+    <section aria-label={line.label} className={styles.item}>
+      <div className={styles.rowWrap}>
+        <div className={styles.what}>
+          <Words size="body" weight="strong" className={styles.name}>
+            {line.label}
+          </Words>
+          <Words tone={line.state === 'past' ? 'brass' : 'soft'} className={styles.when}>
             <When line={line} />
             {atLast(line) && <strong>; {atLast(line)}</strong>}
-          </Typography>
-        </Box>
+          </Words>
+        </div>
         {!closed &&
           (
             [
@@ -54,23 +49,22 @@ export function VisitItem({ desk, line }: { desk: JobDesk; line: ServiceLine }) 
               ['left', 'Leave it'],
             ] as const
           ).map(([state, label]) => (
-            <Button
+            <Press
               key={state}
-              size="small"
-              variant={state === 'done' ? 'contained' : 'outlined'}
-              color={state === 'done' ? 'primary' : 'inherit'}
+              small
+              tone={state === 'done' ? 'strong' : 'line'}
               disabled={busy}
               aria-label={`${label}: ${line.label}`}
               aria-expanded={saying === state}
               onClick={() => say(state)}
-              sx={{ minWidth: 76 }}
+              className={styles.say}
             >
               {label}
-            </Button>
+            </Press>
           ))}
-      </Box>
+      </div>
       {saying && <Sayings key={saying} desk={desk} line={line} state={saying} onDone={() => setSaying(null)} />}
-    </Box>
+    </section>
   );
 }
 
@@ -108,13 +102,12 @@ function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLi
     if (saved) onDone();
   };
   return (
-    <Box
-      component="form"
+    <form
       onSubmit={(e) => {
         e.preventDefault();
         void save();
       }}
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-start', pb: 1, pl: { sm: 1.5 } }}
+      className={styles.entry}
     >
       {places.map((place, i) => (
         <TextField
@@ -177,18 +170,18 @@ function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLi
           sx={{ width: 190 }}
         />
       )}
-      <Button type="submit" variant="contained" size="small" disabled={busy || wrong.length > 0} sx={{ mt: 0.5 }}>
+      <Press type="submit" tone="strong" small disabled={busy || wrong.length > 0} className={styles.gapAbove}>
         {state === 'done' ? 'Done' : state === 'worn' ? 'Found worn' : 'Leave it'}
-      </Button>
-      <Box sx={{ mt: 0.5 }}>
+      </Press>
+      <div className={styles.gapAbove}>
         <PhotographPicker
           photographs={photographsOf(job, line.item)}
           onAdd={(id) =>
             void act('add-photograph', { photographs: [id], caption: line.label, shows: `item:${line.item}` })
           }
         />
-      </Box>
-    </Box>
+      </div>
+    </form>
   );
 }
 

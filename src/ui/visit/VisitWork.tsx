@@ -1,9 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Link from '@mui/material/Link';
-import Typography from '@mui/material/Typography';
 import { fastenerWords } from '@/core/strip/tray';
 import { visits } from '@/knowledge/counter';
 import { planItem } from '@/knowledge/plans';
@@ -17,9 +13,12 @@ import { Empty } from '../parts/Notice';
 import { PhotographPicker } from '../parts/PhotographPicker';
 import { Reading } from '../parts/Reading';
 import { lieWords, toolWords } from '../strip/stepWords';
-import NextLink from '../theme/NextLink';
 import { OperatorCare } from './OperatorCare';
 import { photographsOf, VisitItem } from './VisitItem';
+import { Words } from '../parts/Words';
+import { TextLink } from '../parts/TextLink';
+import styles from './visit.module.css';
+import { Press, PressLink } from '../parts/Press';
 
 /**
  * A visit without a complaint: one list in the order in which the machine is turned least, what opens it and what is done there;
@@ -34,17 +33,15 @@ export function VisitWork({ desk, onDone }: { desk: JobDesk; onDone: () => void 
   const later = job.service.filter((l) => l.state === 'later' && l.said === null);
   const closed = job.stage === 'closed';
   return (
-    <Box sx={{ display: 'grid', gap: 1.5, mb: 2, gridTemplateColumns: 'minmax(0, 1fr)' }}>
-      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'baseline' }}>
-        <Typography component="h2" variant="h2">
-          {visit.label}
-        </Typography>
-        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+    <div className={styles.work}>
+      <div className={styles.headOfVisit}>
+        <Words size="h2">{visit.label}</Words>
+        <Words tone="soft">
           <Sum order={job.visitOrder} left={ahead.filter((l) => l.sort === 'item').length} said={said.length} />
-        </Typography>
-      </Box>
+        </Words>
+      </div>
       {job.complaints.length === 0 && <CautionGate desk={desk} />}
-      <Box component="section" aria-label="Service">
+      <section aria-label="Service">
         {ahead.length === 0 && (
           <Empty>{said.length > 0 ? 'The list is through.' : 'Nothing is due within a month.'}</Empty>
         )}
@@ -55,37 +52,31 @@ export function VisitWork({ desk, onDone }: { desk: JobDesk; onDone: () => void 
             <VisitItem key={l.item} desk={desk} line={lines.get(l.item)!} />
           ),
         )}
-      </Box>
+      </section>
       <Before desk={desk} />
       {!closed && <OperatorCare desk={desk} />}
       {said.length > 0 && <Said desk={desk} lines={said} />}
       {later.length > 0 && !closed && (
-        <Box component="details" sx={{ '& summary': { cursor: 'pointer', minHeight: 32, py: 0.5 } }}>
-          <Typography component="summary" sx={{ fontWeight: 600 }}>
+        <details className={styles.fold}>
+          <Words size="body" as="summary" weight="strong">
             Not due yet
-            <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-              , {later.length} that could be done while it is here
-            </Box>
-          </Typography>
+            <span className={styles.lighter}>, {later.length} that could be done while it is here</span>
+          </Words>
           {later.map((l) => (
             <VisitItem key={l.item} desk={desk} line={l} />
           ))}
-        </Box>
+        </details>
       )}
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      <div className={styles.wrap}>
         {!closed && job.complaints.length === 0 && (
-          <Button variant="contained" disabled={busy} onClick={onDone}>
+          <Press tone="strong" disabled={busy} onClick={onDone}>
             {job.proved.length > 0 ? 'To Agree' : 'To Fit'}
-          </Button>
+          </Press>
         )}
-        <Button component={NextLink} href={`/jobs/${job.id}/service-report`}>
-          Service report
-        </Button>
-        <Button component={NextLink} href={`/machines/${job.machine.tag}/operator-sheet`}>
-          Operator’s sheet
-        </Button>
-      </Box>
-    </Box>
+        <PressLink href={`/jobs/${job.id}/service-report`}>Service report</PressLink>
+        <PressLink href={`/machines/${job.machine.tag}/operator-sheet`}>Operator’s sheet</PressLink>
+      </div>
+    </div>
   );
 }
 
@@ -124,40 +115,39 @@ function StepLine({ desk, step, turned }: { desk: JobDesk; step: StepView; turne
   const { job, busy, act } = desk;
   const pieces = step.fasteners.map(fastenerWords).join('; ');
   return (
-    <Box sx={{ borderBottom: '1px dotted', borderColor: 'divider', py: 0.25, pl: { xs: 1, sm: 2 } }}>
+    <div className={styles.line}>
       {turned && step.lie && (
-        <Typography variant="body2" sx={{ fontWeight: 600, color: 'bench.brass', ml: -1 }}>
+        <Words weight="strong" tone="brass" className={styles.late}>
           Machine {lieWords(step.lie)}
-        </Typography>
+        </Words>
       )}
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-        <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
+      <div className={styles.row}>
+        <Words className={styles.grow}>
           {step.label}
-          <Box component="span" sx={{ color: 'text.secondary' }}>
+          <span className={styles.soft}>
             {step.tool && `, ${toolWords(step.tool)}`}
             {pieces && `; ${pieces}`}
             {step.photograph && `. Photograph: ${step.photograph}`}
             {step.stays && ` ${step.stays}`}
             {step.note && ` This model: ${step.note}`}
-          </Box>
-        </Typography>
+          </span>
+        </Words>
         {job.stage !== 'closed' && (
-          <Button
-            size="small"
-            variant="text"
-            color="inherit"
+          <Press
+            small
+            tone="plain"
             disabled={busy}
             aria-label={`Opened: ${step.label}`}
             onClick={() => void act('strip-step', { step: step.id, state: 'done' })}
           >
             opened
-          </Button>
+          </Press>
         )}
-      </Box>
+      </div>
       {step.cautions.map((id) => (
         <CautionPlate key={id} {...cautionOf(id)} />
       ))}
-    </Box>
+    </div>
   );
 }
 
@@ -167,40 +157,32 @@ function Before({ desk }: { desk: JobDesk }) {
   const { declinedBefore } = job.agree;
   if (job.openFaults.length + declinedBefore.length === 0) return null;
   return (
-    <Box component="section" aria-label="Left at earlier visits">
-      <Typography component="h3" variant="h3">
-        Left at earlier visits
-      </Typography>
+    <section aria-label="Left at earlier visits">
+      <Words size="h3">Left at earlier visits</Words>
       {job.openFaults.map((f) => (
-        <Box
-          key={f.fault}
-          sx={{ display: 'flex', gap: 1, alignItems: 'center', borderBottom: '1px solid', borderColor: 'divider' }}
-        >
-          <Typography variant="body2" sx={{ flex: 1 }}>
+        <div key={f.fault} className={styles.ruledRow}>
+          <Words className={styles.growWide}>
             {faultLabel(f.fault)}, found <Reading>{dayAt(f.at, job.zone)}</Reading>, not mended
-          </Typography>
+          </Words>
           {job.stage !== 'closed' && (
-            <Button
-              size="small"
+            <Press
+              small
               disabled={busy}
               aria-label={`Mended now: ${faultLabel(f.fault)}`}
               onClick={() => void act('mark-repaired', { fault: f.fault, done: true })}
             >
               Mended now
-            </Button>
+            </Press>
           )}
-        </Box>
+        </div>
       ))}
       {declinedBefore.map((d) => (
-        <Typography key={`${d.job} ${d.label}`} variant="body2" sx={{ py: 0.5 }}>
-          {d.label}: not wanted on{' '}
-          <Link component={NextLink} href={`/jobs/${d.job}/agree`}>
-            {dayAt(d.at, job.zone)}
-          </Link>
-          ; put it to them again
-        </Typography>
+        <Words key={`${d.job} ${d.label}`} className={styles.gap}>
+          {d.label}: not wanted on <TextLink href={`/jobs/${d.job}/agree`}>{dayAt(d.at, job.zone)}</TextLink>; put it to
+          them again
+        </Words>
       ))}
-    </Box>
+    </section>
   );
 }
 
@@ -210,16 +192,11 @@ const SAYS = { done: 'done', worn: 'found worn', left: 'left' };
 function Said({ desk, lines }: { desk: JobDesk; lines: readonly ServiceLine[] }) {
   const { job, busy, act } = desk;
   return (
-    <Box component="section" aria-label="Said at this visit">
-      <Typography component="h3" variant="h3">
-        At this visit
-      </Typography>
+    <section aria-label="Said at this visit">
+      <Words size="h3">At this visit</Words>
       {lines.map((l) => (
-        <Box
-          key={l.item}
-          sx={{ display: 'flex', gap: 1, alignItems: 'center', borderBottom: '1px solid', borderColor: 'divider' }}
-        >
-          <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
+        <div key={l.item} className={styles.ruledRow}>
+          <Words className={styles.grow}>
             {l.label}: <strong>{SAYS[l.said!]}</strong>
             {l.readings.length > 0 && (
               <>
@@ -232,12 +209,8 @@ function Said({ desk, lines }: { desk: JobDesk; lines: readonly ServiceLine[] })
                 ; look again by <Reading>{l.lookAgainOn}</Reading>
               </>
             )}
-            {l.minutes !== null && l.minutes > 0 && (
-              <Box component="span" sx={{ color: 'text.secondary' }}>
-                , {l.minutes} min
-              </Box>
-            )}
-          </Typography>
+            {l.minutes !== null && l.minutes > 0 && <span className={styles.soft}>, {l.minutes} min</span>}
+          </Words>
           {job.stage !== 'closed' && (
             <PhotographPicker
               label="Photograph"
@@ -248,20 +221,19 @@ function Said({ desk, lines }: { desk: JobDesk; lines: readonly ServiceLine[] })
             />
           )}
           {job.stage !== 'closed' && (
-            <Button
-              size="small"
-              variant="text"
-              color="inherit"
+            <Press
+              small
+              tone="plain"
               disabled={busy}
               aria-label={`Take back: ${l.label}`}
               onClick={() => void act('serve-item', { item: l.item, state: '' })}
             >
               take back
-            </Button>
+            </Press>
           )}
-        </Box>
+        </div>
       ))}
-    </Box>
+    </section>
   );
 }
 
