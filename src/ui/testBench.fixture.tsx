@@ -1,10 +1,14 @@
 import { ThemeProvider } from '@mui/material/styles';
 import { configure, fireEvent, render, type RenderResult } from '@testing-library/react';
-import type { ReactElement } from 'react';
+import { notifyManager } from '@tanstack/react-query';
+import type { ReactElement, ReactNode } from 'react';
+import { Asking } from './asking/Asking';
 import { theme } from './theme/theme';
 
 // How long something takes is no test: on a slow machine it is waited for nearly as long as the test itself may last.
 configure({ asyncUtilTimeout: 25_000 });
+// What was read is shown within the same act.
+notifyManager.setScheduler(queueMicrotask);
 
 /** What jsdom does not have and the screens ask for: sizes that change, requests, a person at the keyboard. */
 export function furnishBrowser(): { sent: { method: string; url: string; body: unknown }[]; answer: Answerer } {
@@ -60,9 +64,18 @@ export interface Answerer {
   with: (method: string, url: string) => unknown;
 }
 
+/** What stands around every screen of the shop: the theme, and what was read. */
+export function Around({ children }: { children: ReactNode }) {
+  return (
+    <ThemeProvider theme={theme}>
+      <Asking>{children}</Asking>
+    </ThemeProvider>
+  );
+}
+
 /** A screen as it stands in the shop: with the theme around it. */
 export function stand(screen: ReactElement): RenderResult {
-  return render(<ThemeProvider theme={theme}>{screen}</ThemeProvider>);
+  return render(screen, { wrapper: Around });
 }
 
 /** The field of a day, by its label: what it holds as ISO 8601, and typing another. */

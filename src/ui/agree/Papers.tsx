@@ -12,6 +12,8 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { moneyText } from '@/core/money/currency';
 import { schools } from '@/knowledge/schools';
 import type { JobDesk } from '../job/useJob';
+import { ask } from '../asking/ask';
+import type { JobFacts } from '@/shop/jobView/dto';
 import { MoneyField } from '../parts/MoneyField';
 import { dayAt } from '../parts/instants';
 import { ShownKey } from '../parts/Key';
@@ -39,10 +41,10 @@ export function Papers({ desk, kinds }: { desk: JobDesk; kinds: readonly Issued[
   const known = new Set(agree.documents.map((d) => d.id));
   const give = async (kind: Issued) => {
     if (!(await desk.act('issue-document', { kind }))) return;
-    const response = await fetch(`/api/v1/jobs/${job.id}/facts`).catch(() => null);
-    if (!response?.ok) return;
-    const { agree: now } = (await response.json()) as typeof job;
-    const given = now.documents.filter((d) => !known.has(d.id)).at(-1);
+    const now = await ask<JobFacts>(`/api/v1/jobs/${job.id}/facts`)
+      // It is given, and the line brings it into the list below in a moment.
+      .catch(() => null);
+    const given = now?.agree.documents.filter((d) => !known.has(d.id)).at(-1);
     if (given) router.push(`/papers/${given.id}`);
   };
   useHotkeys('alt+e', () => void give('estimate'), {

@@ -1,8 +1,10 @@
 'use client';
 
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Offer } from '@/core/agree/offers';
 import type { ProposalView } from '@/shop/agree/dto';
+import { ask } from '../asking/ask';
 import type { JobDesk } from '../job/useJob';
 import { draftKeeper } from '../parts/draftKeeper';
 import { draftFrom, draftOffers, type OfferDraft } from './offerDraft';
@@ -25,10 +27,7 @@ export interface OfferDesk {
 
 /** What is put together for the owner: proposed by the server, changed here, kept through a reload. */
 export function useOffer({ job }: JobDesk): OfferDesk {
-  const [proposal, setProposal] = useState<ProposalView | null>(null);
-  const [failed, setFailed] = useState(false);
   const [edited, setEdited] = useState<OfferDraft | null>(null);
-  const [tries, setTries] = useState(0);
   const [keeper] = useState(() => draftKeeper(`agree-${job.id}`));
   const { estimate } = job.agree;
   // Anew when something else was found, mended, fitted or chosen.
@@ -39,17 +38,15 @@ export function useOffer({ job }: JobDesk): OfferDesk {
     job.agree.schools,
     estimate?.id,
   ]);
-  useEffect(() => {
-    const stop = new AbortController();
-    const load = async () => {
-      const response = await fetch(`/api/v1/jobs/${job.id}/agree`, { signal: stop.signal }).catch(() => null);
-      if (stop.signal.aborted) return;
-      setFailed(!response?.ok);
-      if (response?.ok) setProposal((await response.json()) as ProposalView);
-    };
-    void load();
-    return () => stop.abort();
-  }, [job.id, basis, tries]);
+  const {
+    data: proposal = null,
+    isError,
+    refetch,
+  } = useQuery({
+    queryKey: ['agree', job.id, basis],
+    queryFn: ({ signal }) => ask<ProposalView>(`/api/v1/jobs/${job.id}/agree`, signal),
+    placeholderData: keepPreviousData,
+  });
   useEffect(() => {
     let here = true;
     void keeper.restore().then((kept) => {
@@ -83,13 +80,13 @@ export function useOffer({ job }: JobDesk): OfferDesk {
   }, [proposal, keeper]);
   return {
     proposal,
-    failed,
+    failed: isError,
     draft,
     offers,
     isChanged: edited !== null || estimate === null,
     change,
     afresh,
     sent: forget,
-    retry: () => setTries((n) => n + 1),
+    retry: () => void refetch(),
   };
 }

@@ -5,7 +5,7 @@ import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
 import { Empty, Notice } from '../parts/Notice';
-import { Key } from '../parts/Key';
+import { Key, ShownKey } from '../parts/Key';
 import { Press, PressLink } from '../parts/Press';
 import { useNow } from '../parts/useNow';
 import { classes, Words } from '../parts/Words';
@@ -84,7 +84,7 @@ export function BenchScreen({ view: told, me }: { view: BenchView; me: number })
             {view.more > 0 && `; the ${view.more} promised last are not drawn here`}
           </Words>
           <Press small aria-pressed={mine} onClick={() => choose(!mine)} className={styles.mine}>
-            Mine only &nbsp;<Key>n</Key>
+            Mine only<ShownKey>n</ShownKey>
           </Press>
           <Words role="status" tone="brass" weight="strong">
             {live ? '' : 'The line to the shop is lost: what stands here may be old.'}
@@ -229,7 +229,8 @@ function DayHeads({ view, times: { scale } }: { view: BenchView; times: Times })
     ...scale.hours.map(({ at, hour }) => ({ at: scale.x(at), label: String(hour), isHour: true })),
     ...scale.days.map((i) => ({
       at: scale.x(Date.parse(view.days[i]!.startsAt)),
-      label: `${WEEKDAY.format(new Date(`${view.days[i]!.date}T12:00:00Z`))} ${Number(view.days[i]!.date.slice(8))}`,
+      // Within so few days the weekday says which.
+      label: WEEKDAY.format(new Date(`${view.days[i]!.date}T12:00:00Z`)),
       isHour: false,
     })),
   ];

@@ -1,20 +1,23 @@
 'use client';
 
-import { useCallback, useRef, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback } from 'react';
 import type { BenchView } from '@/shop/bench/dto';
+import { ask } from '../asking/ask';
 import { useLive } from '../live/useLive';
 
 /** The Bench as the server has it now: looked at again whenever anything changed, without the page around it. */
 export function useLiveBench(initial: BenchView): { view: BenchView; live: boolean; look: () => Promise<void> } {
-  const [view, setView] = useState(initial);
-  const round = useRef(0);
+  const { data, refetch } = useQuery({
+    // A page that was made anew is newer than whatever was read for the one before it.
+    queryKey: ['bench', initial.now],
+    queryFn: ({ signal }) => ask<BenchView>('/api/v1/bench', signal),
+    initialData: initial,
+    staleTime: Infinity,
+  });
   const look = useCallback(async () => {
-    const mine = ++round.current;
-    const response = await fetch('/api/v1/bench').catch(() => null);
-    // A whole new page, on purpose: the session has ended.
-    if (response?.status === 401) window.location.reload();
-    if (response?.ok && mine === round.current) setView((await response.json()) as BenchView);
-  }, []);
+    await refetch();
+  }, [refetch]);
   const live = useLive(() => void look());
-  return { view, live, look };
+  return { view: data, live, look };
 }

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { act, renderHook, waitFor } from '@testing-library/react';
-import { furnishBrowser } from '../testBench.fixture';
+import { Around, furnishBrowser } from '../testBench.fixture';
 import { jobInFind } from './job.fixture';
 import { useJob } from './useJob';
 
@@ -30,7 +30,7 @@ function bench({ waitsPass = true } = {}) {
   if (waitsPass)
     jest.spyOn(globalThis, 'setTimeout').mockImplementation(((f: () => void) => queueMicrotask(f)) as never);
   Object.assign(AbortSignal, { timeout: () => new AbortController().signal });
-  const { result } = renderHook(() => useJob(facts, odds));
+  const { result } = renderHook(() => useJob(facts, odds), { wrapper: Around });
   const presses = (deed: string) => sent.filter((s) => s.url.endsWith(`/${deed}`)).map((s) => s.body as Sent);
   return { desk: result, answer, fate, presses };
 }

@@ -4,8 +4,10 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { AssessmentView, OddsView } from '@/shop/finding/dto';
 import type { JobChanges, JobFacts } from '@/shop/jobView/dto';
 import type { Refusal } from '../parts/post';
+import { ask } from '../asking/ask';
 import { fateOf, sendOnce, UNKNOWN } from '../parts/sendOnce';
 import { useLive } from '../live/useLive';
+import { useOdds } from './useOdds';
 
 export interface JobDesk {
   job: JobFacts;
@@ -155,10 +157,10 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
   // What somebody does at another bench is seen here at once; what is typed here stays.
   useLive(async (concerns) => {
     if (!concerns(job.id) || working.current) return;
-    const response = await fetch(`/api/v1/jobs/${job.id}/facts`).catch(() => null);
-    if (!response?.ok || working.current) return;
-    const now = (await response.json()) as JobFacts;
-    take(now);
+    const now = await ask<JobFacts>(`/api/v1/jobs/${job.id}/facts`)
+      // Not reached now: the next word of the line looks again.
+      .catch(() => null);
+    if (now && !working.current) take(now);
   });
   const dismiss = useCallback(() => {
     setRefusal(null);
@@ -184,52 +186,4 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
     dismiss,
     take,
   };
-}
-
-const AGAIN_MS = 1500;
-
-/** The odds that belong to the job as it is shown: those that came with the page, then asked for whenever it changed. */
-function useOdds(job: JobFacts, told: OddsView | Promise<OddsView> | null) {
-  const [view, setView] = useState<OddsView | null>(told && 'key' in told ? told : null);
-  // What was told before is there at once when an answer is taken back.
-  const before = useRef(new Map<string, OddsView>());
-  const [tried, setTried] = useState(0);
-  const wanted = told !== null;
-  const { id, oddsKey } = job;
-  useEffect(() => {
-    if (!(told instanceof Promise)) return;
-    let here = true;
-    // A promise that fails is asked again below.
-    void told.then(
-      (odds) => here && setView((now) => now ?? odds),
-      () => undefined,
-    );
-    return () => {
-      here = false;
-    };
-  }, [told]);
-  const known = view?.key === oddsKey;
-  useEffect(() => {
-    if (view) before.current.set(view.key, view);
-  }, [view]);
-  const isOnItsWay = view === null && told instanceof Promise && tried === 0;
-  useEffect(() => {
-    if (!wanted || known) return;
-    const stop = new AbortController();
-    const ask = async () => {
-      const again = before.current.get(oddsKey);
-      if (again) return setView(again);
-      const response = await fetch(`/api/v1/jobs/${id}/odds`, { signal: stop.signal }).catch(() => null);
-      if (stop.signal.aborted) return;
-      if (response?.ok) setView((await response.json()) as OddsView);
-      else setTimeout(() => !stop.signal.aborted && setTried((n) => n + 1), AGAIN_MS);
-    };
-    // What comes with the page is waited for a moment before it is asked for.
-    const timer = setTimeout(() => void ask(), isOnItsWay ? AGAIN_MS : 0);
-    return () => {
-      clearTimeout(timer);
-      stop.abort();
-    };
-  }, [wanted, known, id, oddsKey, tried, isOnItsWay]);
-  return { odds: view?.assessment ?? null, fresh: known, problem: known ? (view?.problem ?? null) : null };
 }

@@ -11,10 +11,12 @@ import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { habitWords } from '@/core/service/dueWords';
 import { knowledge } from '@/knowledge';
 import type { LifeView, LivesView } from '@/shop/lives/dto';
+import { ask } from '../asking/ask';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
 import { send } from '../parts/post';
@@ -30,29 +32,19 @@ const percent = (x: number) => `${Math.round(100 * x)} %`;
 export function LivesScreen({ view, mayTake }: { view: LivesView; mayTake: boolean }) {
   const router = useRouter();
   const [fault, setFault] = useState(view.faults[0]?.fault ?? null);
-  const [life, setLife] = useState<LifeView | null>(null);
-  const [trouble, setTrouble] = useState(false);
-  const [asked, setAsked] = useState(0);
-  useEffect(() => {
-    if (fault === null) return;
-    let left = false;
-    fetch(`/api/v1/lives/life?kind=${view.kind}&fault=${fault}`)
-      .then(async (r) => {
-        if (!r.ok) throw new Error(String(r.status));
-        const told = (await r.json()) as LifeView;
-        if (left) return;
-        setTrouble(false);
-        setLife(told);
-      })
-      .catch(() => {
-        if (!left) setTrouble(true);
-      });
-    return () => {
-      left = true;
-    };
-  }, [view.kind, fault, asked]);
+  const {
+    data: life,
+    dataUpdatedAt,
+    isError: trouble,
+    refetch,
+  } = useQuery({
+    queryKey: ['life', view.kind, fault],
+    queryFn: ({ signal }) => ask<LifeView>(`/api/v1/lives/life?kind=${view.kind}&fault=${fault}`, signal),
+    enabled: fault !== null,
+    placeholderData: keepPreviousData,
+  });
   const again = () => {
-    setAsked((n) => n + 1);
+    void refetch();
     router.refresh();
   };
   return (
@@ -130,7 +122,7 @@ export function LivesScreen({ view, mayTake }: { view: LivesView; mayTake: boole
           {trouble && <Notice live title="The life could not be read." />}
           {life && life.fault === fault && (
             <LifePanel
-              key={`${life.fault} ${asked}`}
+              key={`${life.fault} ${dataUpdatedAt}`}
               life={life}
               isOwn={isOwn(view, life.fault)}
               mayTake={mayTake}

@@ -94,7 +94,7 @@ const card: MachineCardView = {
 } as unknown as MachineCardView;
 
 const show = (more: Partial<MachineCardView> = {}, may = { mayMove: true, mayAudit: true }) =>
-  stand(<MachineCard card={{ ...card, ...more }} models={[{ id: 5, maker: 'Hollin', name: 'Gannet' }]} {...may} />);
+  stand(<MachineCard card={{ ...card, ...more }} {...may} />);
 const settle = () => act(async () => {});
 beforeEach(() => furnishBrowser());
 
@@ -167,12 +167,12 @@ test('only who may is offered to give it away or to read the audit', async () =>
 });
 
 test('a year that is no number is not sent with a corrected card', async () => {
-  const { sent } = furnishBrowser();
+  const { sent, answer } = furnishBrowser();
+  answer.with = () => ({ rows: [{ id: 5, maker: 'Hollin', name: 'Gannet' }] });
   show();
   await settle();
   fireEvent.click(screen.getByRole('button', { name: 'Correct the card' }));
-  await settle();
-  const sheet = within(screen.getByRole('dialog'));
+  const sheet = within(await screen.findByRole('dialog'));
   fireEvent.change(sheet.getByLabelText('Made in'), { target: { value: '20x9' } });
   fireEvent.click(sheet.getByRole('button', { name: 'Save' }));
   await settle();

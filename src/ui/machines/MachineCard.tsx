@@ -33,13 +33,12 @@ const PAGE = 60;
 
 interface Props {
   card: MachineCardView;
-  models: { id: number; maker: string; name: string }[];
   mayMove: boolean;
   mayAudit: boolean;
 }
 
 /** One machine's book: the board by the age of its parts, what is due, and all that happened. */
-export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
+export function MachineCard({ card, mayMove, mayAudit }: Props) {
   const kind = useMemo(
     () =>
       kindOfModel(
@@ -103,7 +102,7 @@ export function MachineCard({ card, models, mayMove, mayAudit }: Props) {
         <PressLink small href={`/machines/${card.tag}/operator-sheet`}>
           Operator’s sheet
         </PressLink>
-        <MachineEdits card={card} models={models} mayMove={mayMove} mayAudit={mayAudit} />
+        <MachineEdits card={card} mayMove={mayMove} mayAudit={mayAudit} />
       </div>
       {(card.note || card.customer.standing || underWarranty || card.openFaults.length > 0 || card.scrappedOn) && (
         <div className={styles.notices}>

@@ -2,11 +2,14 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { CustomerListView } from '@/shop/customers/dto';
 import type { MachineCardView } from '@/shop/machines/dto';
+import { ask } from '../asking/ask';
 import { EditSheet } from '../parts/EditSheet';
+import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { sendOnce } from '../parts/sendOnce';
 import { readNumber } from '../parts/readNumber';
@@ -17,7 +20,6 @@ import NextLink from '../theme/NextLink';
 
 interface Props {
   card: MachineCardView;
-  models: { id: number; maker: string; name: string }[];
   /** An owner or the counter: may give the machine to another owner, and merge books. */
   mayMove: boolean;
   mayAudit: boolean;
@@ -40,10 +42,17 @@ const number = (typed: unknown) => readNumber(String(typed)) ?? NaN;
 const orNull = (typed: unknown) => (String(typed).trim() === '' ? null : String(typed));
 
 /** What can be done to a machine's card: corrected, given to another owner, merged with its double. */
-export function MachineEdits({ card, models, mayMove, mayAudit }: Props) {
+export function MachineEdits({ card, mayMove, mayAudit }: Props) {
   const router = useRouter();
   const [doing, setDoing] = useState<'amend' | 'owner' | 'merge' | null>(null);
   const close = () => setDoing(null);
+  // Read when somebody corrects the card: a shop has hundreds, and most who look at a card correct nothing.
+  const { data: models, isError } = useQuery({
+    queryKey: ['models'],
+    queryFn: ({ signal }) => ask<{ rows: { id: number; maker: string; name: string }[] }>('/api/v1/models', signal),
+    select: ({ rows }) => rows,
+    enabled: doing === 'amend',
+  });
   const url = (deed: string) => `/api/v1/machines/${card.tag}/${deed}`;
   return (
     <Box className="no-print" sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
@@ -74,7 +83,8 @@ export function MachineEdits({ card, models, mayMove, mayAudit }: Props) {
           Audit
         </Button>
       )}
-      {doing === 'amend' && (
+      {doing === 'amend' && isError && <Notice live title="The models cannot be read now: try again in a moment." />}
+      {doing === 'amend' && models && (
         <EditSheet<MachineCardView>
           title={`Card of ${card.tag}`}
           fields={[

@@ -1,7 +1,9 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import type { TimelineView } from '@/shop/machines/dto';
+import { ask } from '../asking/ask';
 import { dayAt, timeAt } from '../parts/instants';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
@@ -31,62 +33,47 @@ interface Props {
   mayHaveMore: boolean;
 }
 
+const SOON_MS = 200;
+
+interface TimelinePage {
+  rows: TimelineView[];
+  more: boolean;
+}
+
 /** All that happened to a machine: searched and filtered on the server, page by page. */
 export function Timeline({ tag, zone, first, mayHaveMore }: Props) {
   const [words, setWords] = useState('');
   const [sorts, setSorts] = useState<string[]>([]);
-  const [rows, setRows] = useState(first);
-  const [more, setMore] = useState(mayHaveMore);
-  const [trouble, setTrouble] = useState(false);
   const plain = words.trim() === '' && sorts.length === 0;
-  const query = (before?: number) => {
+  const query = (before: number | null) => {
     const params = new URLSearchParams();
     if (words.trim()) params.set('q', words.trim());
     for (const s of SORTS) if (sorts.includes(s.label)) for (const w of s.what) params.append('what', w);
     if (before) params.set('before', String(before));
     return `/api/v1/machines/${tag}/timeline?${params}`;
   };
-  const address = plain ? null : query();
-  const round = useRef(0);
-  const look = async (url: string, keep: TimelineView[]) => {
-    const mine = ++round.current;
-    const response = await fetch(url).catch(() => null);
-    // Overtaken by what was typed since.
-    if (mine !== round.current) return;
-    setTrouble(!response?.ok);
-    if (!response?.ok) return;
-    const found = (await response.json()) as { rows: TimelineView[]; more: boolean };
-    setRows([...keep, ...found.rows]);
-    setMore(found.more);
-  };
-  const lookNow = useRef(look);
-  useEffect(() => {
-    lookNow.current = look;
+  const { data, isError, hasNextPage, isFetchingNextPage, fetchNextPage } = useInfiniteQuery({
+    queryKey: ['timeline', tag, query(null), first[0]?.id],
+    async queryFn({ pageParam, signal }) {
+      // What is typed on is another question: this one is given up before it is put.
+      if (pageParam === null) await new Promise((done) => setTimeout(done, SOON_MS));
+      signal.throwIfAborted();
+      return ask<TimelinePage>(query(pageParam), signal);
+    },
+    initialPageParam: null as number | null,
+    getNextPageParam: ({ rows, more }) => (more ? (rows.at(-1)?.id ?? null) : null),
+    ...(plain ? { initialData: { pages: [{ rows: first, more: mayHaveMore }], pageParams: [null] } } : {}),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
   });
-  useEffect(() => {
-    if (address === null) return;
-    const timer = setTimeout(() => void lookNow.current(address, []), 200);
-    return () => clearTimeout(timer);
-  }, [address]);
-  const shown = plain && rows.length < first.length ? first : rows;
-  const reset = () => {
-    round.current++;
-    setRows(first);
-    setMore(mayHaveMore);
-  };
-  const change = (nextWords: string, nextSorts: string[]) => {
-    setWords(nextWords);
-    setSorts(nextSorts);
-    if (nextWords.trim() === '' && nextSorts.length === 0) reset();
-  };
-  const last = shown.at(-1);
+  const shown = data?.pages.flatMap((p) => p.rows) ?? first;
   return (
     <section aria-label="Timeline" className={styles.narrow}>
       <div className={styles.headOfLine}>
         <Words size="h2">All that happened</Words>
         <input
           value={words}
-          onChange={(e) => change(e.target.value, sorts)}
+          onChange={(e) => setWords(e.target.value)}
           placeholder="find in it"
           aria-label="Find in the timeline"
           className={styles.finder}
@@ -98,14 +85,14 @@ export function Timeline({ tag, zone, first, mayHaveMore }: Props) {
             key={label}
             small
             aria-pressed={sorts.includes(label)}
-            onClick={() => change(words, sorts.includes(label) ? sorts.filter((s) => s !== label) : [...sorts, label])}
+            onClick={() => setSorts(sorts.includes(label) ? sorts.filter((s) => s !== label) : [...sorts, label])}
             className={styles.chosen}
           >
             {label}
           </Press>
         ))}
       </div>
-      {trouble && (
+      {isError && (
         <Words size="body" role="alert">
           The server does not answer. What stands here is from before.
         </Words>
@@ -134,8 +121,8 @@ export function Timeline({ tag, zone, first, mayHaveMore }: Props) {
           </li>
         ))}
       </ol>
-      {more && last && (
-        <Press small className={styles.earlier} onClick={() => void look(query(last.id), shown)}>
+      {hasNextPage && (
+        <Press small className={styles.earlier} disabled={isFetchingNextPage} onClick={() => void fetchNextPage()}>
           Earlier
         </Press>
       )}

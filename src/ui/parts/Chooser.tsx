@@ -3,7 +3,11 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { ask } from '../asking/ask';
+
+const SOON_MS = 120;
 
 interface Props<T> {
   label: string;
@@ -21,38 +25,34 @@ interface Props<T> {
 /** One search box that finds as one types; arrows and Enter choose. */
 export function Chooser<T>({ label, url, row, keyOf, onChoose, nothing, problem, autoFocus, size }: Props<T>) {
   const [words, setWords] = useState('');
-  const [rows, setRows] = useState<T[]>([]);
-  const [rowsFor, setRowsFor] = useState<string | null>(null);
-  const [looking, setLooking] = useState(false);
   const takeFirst = useRef(false);
+  const address = words.trim() === '' ? null : url(words);
+  const {
+    data: rows = [],
+    isFetching: looking,
+    isPlaceholderData: isOld,
+  } = useQuery({
+    queryKey: ['choose', address],
+    async queryFn({ signal }) {
+      // What is typed on is another question: this one is given up before it is put.
+      await new Promise((done) => setTimeout(done, SOON_MS));
+      signal.throwIfAborted();
+      return ask<{ rows?: T[] }>(address!, signal);
+    },
+    enabled: address !== null,
+    placeholderData: keepPreviousData,
+    select: (found) => found.rows ?? [],
+  });
   const choose = useRef(onChoose);
   useEffect(() => {
     choose.current = onChoose;
   });
-  const address = words.trim() === '' ? null : url(words);
+  const isThere = address !== null && !looking && !isOld;
   useEffect(() => {
-    if (!address) return;
-    const stop = new AbortController();
-    const timer = setTimeout(async () => {
-      setLooking(true);
-      try {
-        const response = await fetch(address, { signal: stop.signal });
-        const found = (await response.json()) as { rows?: T[] };
-        setRows(found.rows ?? []);
-        setRowsFor(address);
-        setLooking(false);
-        const first = found.rows?.[0];
-        if (takeFirst.current && first) choose.current(first);
-        takeFirst.current = false;
-      } catch (error) {
-        if ((error as Error).name !== 'AbortError') setLooking(false);
-      }
-    }, 120);
-    return () => {
-      clearTimeout(timer);
-      stop.abort();
-    };
-  }, [address]);
+    if (!isThere) return;
+    if (takeFirst.current && rows[0]) choose.current(rows[0]);
+    takeFirst.current = false;
+  }, [isThere, rows]);
   return (
     <Autocomplete<T>
       options={address ? rows : []}
@@ -69,7 +69,7 @@ export function Chooser<T>({ label, url, row, keyOf, onChoose, nothing, problem,
       }}
       onKeyDown={(event) => {
         // A scanner types and presses Enter before the answer is here: the first row that comes is taken.
-        if (event.key !== 'Enter' || (rows.length > 0 && !looking && rowsFor === address)) return;
+        if (event.key !== 'Enter' || (rows.length > 0 && isThere)) return;
         event.preventDefault();
         takeFirst.current = words.trim() !== '';
       }}

@@ -7,31 +7,21 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import type { PartsWanted } from '@/shop/rounds/dto';
+import { ask } from '../asking/ask';
 import { Empty, Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 
 /** Parts that what falls due will take, with odds; read only when somebody looks. */
 export function PartsToHave({ ahead }: { ahead: number }) {
   const [open, setOpen] = useState(false);
-  const [wanted, setWanted] = useState<PartsWanted | 'failed' | null>(null);
-  useEffect(() => {
-    if (!open) return;
-    let left = false;
-    fetch(`/api/v1/rounds/parts?ahead=${ahead}`)
-      .then(async (r) => {
-        if (!r.ok) throw new Error(String(r.status));
-        const told = (await r.json()) as PartsWanted;
-        if (!left) setWanted(told);
-      })
-      .catch(() => {
-        if (!left) setWanted('failed');
-      });
-    return () => {
-      left = true;
-    };
-  }, [open, ahead]);
+  const { data: wanted, isError } = useQuery({
+    queryKey: ['parts-to-have', ahead],
+    queryFn: ({ signal }) => ask<PartsWanted>(`/api/v1/rounds/parts?ahead=${ahead}`, signal),
+    enabled: open,
+  });
   return (
     <Box
       component="details"
@@ -41,9 +31,13 @@ export function PartsToHave({ ahead }: { ahead: number }) {
       <Typography component="summary" sx={{ fontWeight: 600 }}>
         Parts to have ready
       </Typography>
-      {wanted === null && <Empty>Reckoning …</Empty>}
-      {wanted === 'failed' && <Notice live title="The parts could not be reckoned." />}
-      {wanted !== null && wanted !== 'failed' && <Wanted wanted={wanted} />}
+      {isError ? (
+        <Notice live title="The parts could not be reckoned." />
+      ) : wanted ? (
+        <Wanted wanted={wanted} />
+      ) : (
+        <Empty>Reckoning …</Empty>
+      )}
     </Box>
   );
 }

@@ -15,12 +15,15 @@ import { merged } from '@/core/letters/mergeFields';
 import { knowledge } from '@/knowledge';
 import type { CustomerListView } from '@/shop/customers/dto';
 import type { RenewedFeed, RoundGroup, RoundsAsked, RoundsView } from '@/shop/rounds/dto';
+import { useMore } from '../asking/useMore';
+import { MoreOfIt } from '../parts/MoreOfIt';
 import { Chooser } from '../parts/Chooser';
 import { Empty, Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
 import { PartsToHave } from './PartsToHave';
+import { NOT_READ, versionOf } from './versionOf';
 import { VisitDay } from './VisitDay';
 
 const AHEAD = [
@@ -42,19 +45,12 @@ export function RoundsScreen({
   only: { id: number; name: string; sites: { id: number; label: string }[] } | null;
 }) {
   const router = useRouter();
-  const [pages, setPages] = useState([first]);
+  const list = useMore(first, (page) => page.after && `/api/v1/rounds?${queryOf(asked)}&after=${page.after}`);
   const [feed, setFeed] = useState<string | null>(null);
-  const groups = pages.flatMap((p) => p.groups);
-  const { after } = pages.at(-1)!;
+  const groups = list.pages.flatMap((p) => p.groups);
   const { ahead, kind = '', order = 'day' } = asked;
   const show = (more: { [K in keyof RoundsAsked]?: RoundsAsked[K] | undefined }) =>
     router.push(`/rounds?${queryOf({ ...asked, ...more })}`);
-  const older = async () => {
-    const response = await fetch(`/api/v1/rounds?${queryOf(asked)}&after=${after}`).catch(() => null);
-    if (!response?.ok) return;
-    const next = (await response.json()) as RoundsView;
-    setPages((p) => [...p, next]);
-  };
   const renew = async (scope: 'shop' | 'person') => {
     const made = await send<RenewedFeed>('POST', '/api/v1/rounds/feed', { key: crypto.randomUUID(), scope });
     if (made.ok) setFeed(`${window.location.origin}${made.value.path}`);
@@ -134,11 +130,7 @@ export function RoundsScreen({
       {groups.map((g) => (
         <Group key={g.customer.id} group={g} view={first} />
       ))}
-      {after && (
-        <Box>
-          <Button onClick={() => void older()}>More</Button>
-        </Box>
-      )}
+      <MoreOfIt list={list} label="More" />
     </Box>
   );
 }
@@ -312,11 +304,14 @@ function Letter({
   const [busy, setBusy] = useState(false);
   const go = async () => {
     setBusy(true);
-    const card = await fetch(`/api/v1/customers/${customer.id}`).catch(() => null);
-    const { version } = card?.ok ? ((await card.json()) as { version: number }) : { version: 0 };
+    const version = await versionOf(customer.id).catch(() => null);
+    if (version === null) {
+      setBusy(false);
+      return setRefusal(NOT_READ);
+    }
     const sent = await send('POST', `/api/v1/customers/${customer.id}/send-due`, {
       key: crypto.randomUUID(),
-      version: Math.max(1, version),
+      version,
       subject: merged(view.letter.subject, fields),
       words,
     });

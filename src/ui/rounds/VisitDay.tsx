@@ -11,6 +11,7 @@ import { DayField } from '../parts/DayField';
 import { Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
 import { Reading } from '../parts/Reading';
+import { NOT_READ, versionOf } from './versionOf';
 
 /** What the customer answered: the day on which somebody comes; it stands in every calendar. */
 export function VisitDay({ customer }: { customer: RoundGroup['customer'] }) {
@@ -20,8 +21,8 @@ export function VisitDay({ customer }: { customer: RoundGroup['customer'] }) {
   const [words, setWords] = useState(customer.visitWords);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const put = async (on: string | null) => {
-    const card = await fetch(`/api/v1/customers/${customer.id}`).catch(() => null);
-    const { version } = card?.ok ? ((await card.json()) as { version: number }) : { version: 1 };
+    const version = await versionOf(customer.id).catch(() => null);
+    if (version === null) return setRefusal(NOT_READ);
     const sent = await send('POST', `/api/v1/customers/${customer.id}/agree-visit`, {
       key: crypto.randomUUID(),
       version,

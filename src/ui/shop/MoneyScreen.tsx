@@ -12,6 +12,8 @@ import { decimalOf, moneyText, readMoney } from '@/core/money/currency';
 import { schools } from '@/knowledge/schools';
 import type { DocumentsView, TakingsView } from '@/shop/documents/dto';
 import type { TermsView } from '@/shop/terms/dto';
+import { useMore } from '../asking/useMore';
+import { MoreOfIt } from '../parts/MoreOfIt';
 import { EditSheet, type EditField } from '../parts/EditSheet';
 import { MoneyField } from '../parts/MoneyField';
 import { Empty, Notice } from '../parts/Notice';
@@ -374,15 +376,8 @@ const KINDS: Record<string, string> = {
 };
 
 function Documents({ first }: { first: DocumentsView }) {
-  const [pages, setPages] = useState([first]);
-  const rows = pages.flatMap((p) => p.documents);
-  const before = pages.at(-1)!.before;
-  const more = async () => {
-    const response = await fetch(`/api/v1/documents?before=${before}`).catch(() => null);
-    if (!response?.ok) return;
-    const next = (await response.json()) as DocumentsView;
-    setPages((p) => [...p, next]);
-  };
+  const list = useMore(first, ({ before }) => (before === null ? null : `/api/v1/documents?before=${before}`));
+  const rows = list.pages.flatMap((p) => p.documents);
   return (
     <Box component="section" aria-label="Papers given">
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'baseline' }}>
@@ -419,11 +414,7 @@ function Documents({ first }: { first: DocumentsView }) {
           <Reading>{d.totalMinor === 0 ? '' : moneyText(d.totalMinor, d.currency, first.locale)}</Reading>
         </Box>
       ))}
-      {before !== null && (
-        <Button size="small" onClick={() => void more()} sx={{ mt: 1 }}>
-          Older
-        </Button>
-      )}
+      <MoreOfIt list={list} label="Older" />
     </Box>
   );
 }

@@ -2,9 +2,10 @@
 
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
 import type { JobFacts } from '@/shop/jobView/dto';
 import type { BenchView } from '@/shop/bench/dto';
+import { ask } from '../asking/ask';
 import { Notice } from '../parts/Notice';
 import { leftWords, useNow } from '../parts/useNow';
 import NextLink from '../theme/NextLink';
@@ -13,23 +14,18 @@ import NextLink from '../theme/NextLink';
 export function Meanwhile({ job }: { job: Pick<JobFacts, 'id' | 'waits' | 'benchNo' | 'takenInAt'> }) {
   const running = job.waits.find((w) => w.endedAt === null);
   const now = useNow(running?.startedAt ?? job.takenInAt);
-  const [other, setOther] = useState<BenchView['strips'][number] | null>(null);
   const waits = running?.id;
-  useEffect(() => {
-    if (waits === undefined) return;
-    const stop = new AbortController();
-    void fetch('/api/v1/bench', { signal: stop.signal })
-      .then(async (response) => {
-        if (!response.ok) return;
-        const { strips } = (await response.json()) as BenchView;
-        const free = strips.filter((s) => s.job !== job.id && s.wait === null && s.next !== null);
-        // What lies at the same bench first, and of that what was promised first.
-        setOther(free.find((s) => s.place === 'bench' && s.benchNo === job.benchNo) ?? free[0] ?? null);
-      })
-      // Only an offer: the wait itself stands there without it.
-      .catch(() => undefined);
-    return () => stop.abort();
-  }, [waits, job.id, job.benchNo]);
+  // Only an offer: the wait itself stands there without it.
+  const { data: other } = useQuery({
+    queryKey: ['meanwhile', job.id, waits],
+    queryFn: ({ signal }) => ask<BenchView>('/api/v1/bench', signal),
+    enabled: waits !== undefined,
+    select({ strips }) {
+      const free = strips.filter((s) => s.job !== job.id && s.wait === null && s.next !== null);
+      // What lies at the same bench first, and of that what was promised first.
+      return free.find((s) => s.place === 'bench' && s.benchNo === job.benchNo) ?? free[0] ?? null;
+    },
+  });
   if (!running) return null;
   return (
     <Notice title={`${running.what || 'It waits'}: ${leftWords(running.endsAt, now)} left.`}>

@@ -2,28 +2,21 @@
 
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
 import type { CustomerCardView } from '@/shop/customers/dto';
+import { ask } from '../asking/ask';
 import { Notice } from '../parts/Notice';
 import type { TakeInForm } from './useTakeIn';
 
 /** At which of the customer's places a new machine stands; nothing to see for a customer with one place only. */
 export function WhichSite({ form, customer }: { form: TakeInForm; customer: number }) {
-  const [sites, setSites] = useState<CustomerCardView['sites'] | null | 'unknown'>(null);
-  useEffect(() => {
-    let current = true;
-    void (async () => {
-      const response = await fetch(`/api/v1/customers/${customer}`).catch(() => null);
-      const card = response?.ok ? ((await response.json()) as CustomerCardView) : null;
-      if (current) setSites(card?.sites ?? 'unknown');
-    })();
-    return () => {
-      current = false;
-    };
-  }, [customer]);
-  if (sites === 'unknown')
-    return <Notice title="Their sites cannot be read now: choose one on the machine’s card later." />;
-  if (sites === null || sites.length === 0) return null;
+  const { data: sites = [], isError } = useQuery({
+    queryKey: ['customer', customer],
+    queryFn: ({ signal }) => ask<CustomerCardView>(`/api/v1/customers/${customer}`, signal),
+    select: (card) => card.sites,
+  });
+  if (isError) return <Notice title="Their sites cannot be read now: choose one on the machine’s card later." />;
+  if (sites.length === 0) return null;
   const problem = form.fieldProblem('newMachine.siteId');
   return (
     <TextField

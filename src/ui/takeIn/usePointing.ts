@@ -1,40 +1,36 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { FindingAnswerDto } from '@/shop/finding/dto';
+import { ask } from '../asking/ask';
 import type { StationState } from '../board/stationState';
 import { faultOf } from '../job/labels';
 
 /** Where the complaints point on the board, before anything is checked; computed on the server. */
-export function usePointing(kindId: string | null, complaints: string[]): Record<string, StationState> {
-  const [states, setStates] = useState<Record<string, StationState>>({});
-  const wanted =
-    kindId && complaints.length > 0 ? JSON.stringify({ kind: kindId, mainsV: 120, complaints, findings: [] }) : null;
-  useEffect(() => {
-    if (!wanted || !kindId) return;
-    const stop = new AbortController();
-    void look();
-    async function look() {
-      try {
-        const response = await fetch('/api/v1/finding', {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body: wanted,
-          signal: stop.signal,
-        });
-        if (!response.ok) return setStates({});
-        const { faults } = (await response.json()) as FindingAnswerDto;
-        const absent: Record<string, number> = {};
-        for (const f of faults) {
-          const station = faultOf(f.id)?.kinds[kindId!]?.station;
-          if (f.suspect && station) absent[station] = (absent[station] ?? 1) * (1 - f.probability);
-        }
-        setStates(Object.fromEntries(Object.entries(absent).map(([s, none]) => [s, { odds: 1 - none }])));
-      } catch {
-        // Not reached or overtaken by the next press: the board stays as it is.
-      }
-    }
-    return () => stop.abort();
-  }, [wanted, kindId]);
-  return wanted ? states : {};
+export function usePointing(kind: string | null, complaints: string[]): Record<string, StationState> {
+  const isWanted = kind !== null && complaints.length > 0;
+  const { data } = useQuery({
+    queryKey: ['pointing', kind, complaints],
+    queryFn: ({ signal }) =>
+      ask<FindingAnswerDto>('/api/v1/finding', signal, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ kind, mainsV: 120, complaints, findings: [] }),
+      }),
+    enabled: isWanted,
+    // Not reached, or not yet: the board stays as it is.
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+  return isWanted && data ? stationsOf(kind, data) : {};
+}
+
+/** The odds that at least one of a station's suspects is there. */
+function stationsOf(kind: string, { faults }: FindingAnswerDto): Record<string, StationState> {
+  const absent: Record<string, number> = {};
+  for (const f of faults) {
+    const station = faultOf(f.id)?.kinds[kind]?.station;
+    if (f.suspect && station) absent[station] = (absent[station] ?? 1) * (1 - f.probability);
+  }
+  return Object.fromEntries(Object.entries(absent).map(([station, none]) => [station, { odds: 1 - none }]));
 }

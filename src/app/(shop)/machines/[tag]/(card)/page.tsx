@@ -5,7 +5,7 @@ import { redirect } from 'next/navigation';
 import { orNotFound } from '@/app/orNotFound';
 import { currentPerson } from '@/app/person';
 import { may } from '@/shop/access/roles';
-import { listModels, machineCard } from '@/shop/machines/machines';
+import { machineCard } from '@/shop/machines/machines';
 import { MachineCard } from '@/ui/machines/MachineCard';
 
 type Params = { params: Promise<{ tag: string }> };
@@ -16,15 +16,10 @@ export async function generateMetadata({ params }: Params): Promise<Metadata> {
 
 export default async function MachinePage({ params }: Params) {
   const tag = decodeURIComponent((await params).tag);
-  const [card, models, person] = await Promise.all([orNotFound(machineCard(tag)), listModels(), currentPerson()]);
+  const [card, person] = await Promise.all([orNotFound(machineCard(tag)), currentPerson()]);
   // Its book is part of another's now: the old tag on the machine still finds it.
   if (card.mergedInto) redirect(`/machines/${card.mergedInto}`);
   return (
-    <MachineCard
-      card={card}
-      models={models}
-      mayMove={may(person.role, changeOwner.spec)}
-      mayAudit={may(person.role, mayReadAudit)}
-    />
+    <MachineCard card={card} mayMove={may(person.role, changeOwner.spec)} mayAudit={may(person.role, mayReadAudit)} />
   );
 }
