@@ -12,7 +12,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { CustomerCardView } from '@/shop/customers/dto';
-import { EditSheet, type EditField } from '../parts/EditSheet';
+import { EditSheet, type EditField } from '../sheet/EditSheet';
 import { Empty, Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
@@ -210,6 +210,7 @@ export function CustomerCard({ card, mayAmend, mayAudit }: Props) {
           fields={customerFields}
           values={values(card)}
           version={card.version}
+          dto={async () => (await import('@/shop/customers/dto')).AmendCustomerDto}
           url={url('amend-customer')}
           draft={`customer-${card.id}`}
           current={current}
@@ -238,6 +239,7 @@ export function CustomerCard({ card, mayAmend, mayAudit }: Props) {
           ]}
           values={{ other: '' }}
           version={card.version}
+          dto={async () => (await import('@/shop/customers/dto')).MergeCustomersDto}
           url={url('merge-customers')}
           body={(v) => ({ other: Number(v.other) })}
           onDone={done}
@@ -250,6 +252,10 @@ export function CustomerCard({ card, mayAmend, mayAudit }: Props) {
           fields={doing.what === 'put-site' ? SITE : CONTACT}
           values={doing.values}
           version={card.version}
+          dto={async () => {
+            const { PutSiteDto, PutContactDto } = await import('@/shop/customers/dto');
+            return doing.what === 'put-site' ? PutSiteDto : PutContactDto;
+          }}
           url={url(doing.what)}
           draft={`${doing.what}-${card.id}-${doing.id ?? 'new'}`}
           body={(v) => ({ ...v, ...(doing.id === null ? {} : { id: doing.id }) })}

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { CustomerListView } from '@/shop/customers/dto';
 import { writeListQuery, type ListQuery, type Page } from '@/shop/lists/dto';
-import { EditSheet } from '../parts/EditSheet';
+import { EditSheet } from '../sheet/EditSheet';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { SearchList } from '../parts/SearchList';
@@ -85,6 +85,7 @@ export function CustomerList({ found, asked, mayAdd }: Props) {
           title="A new customer"
           fields={customerFields}
           values={newCustomer}
+          dto={async () => (await import('@/shop/customers/dto')).AddCustomerDto}
           url="/api/v1/customers"
           draft="new-customer"
           saveLabel="Add them"

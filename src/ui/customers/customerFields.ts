@@ -1,4 +1,4 @@
-import type { EditField } from '../parts/EditSheet';
+import type { EditField } from '../sheet/EditSheet';
 
 /** The fields of a customer's card. */
 export const customerFields: EditField[] = [

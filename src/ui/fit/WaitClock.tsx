@@ -3,17 +3,16 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import { waitKinds } from '@/knowledge/counter';
+import { FormText } from '../forms/FormText';
 import { cautionOf } from '../job/labels';
+import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Reading } from '../parts/Reading';
 import { instantAt } from '../parts/instants';
 import { readNumber } from '../parts/readNumber';
-import { useKeptText } from '../parts/useKeptText';
 import { leftWords, useNow } from '../parts/useNow';
 
 /** A clock for what needs no hands: drying, soaking, glue, parts, answers. It runs on the server. */
@@ -21,10 +20,16 @@ export function WaitClock({ desk }: { desk: JobDesk }) {
   const { job, busy } = desk;
   const running = job.waits.find((w) => !w.endedAt);
   const now = useNow(running?.startedAt ?? job.takenInAt);
-  const [kind, setKind] = useState<string>('drying');
-  const [what, setWhat, dropWhat] = useKeptText(`job-${job.id}`, 'wait', '');
-  const [hours, setHours] = useState('24');
-  const problem = desk.refusal?.fields.find((f) => f.field === 'hours')?.message;
+  const { control, submit, setValue } = useDeedForm({
+    desk,
+    deed: 'start-wait',
+    dto: async () => (await import('@/shop/startWait/dto')).StartWaitDto,
+    start: { kind: 'drying', what: '', hours: '24' },
+    body: (typed) => ({ ...typed, hours: readNumber(typed.hours) ?? NaN }),
+    unread: ({ hours }) =>
+      Number.isFinite(readNumber(hours) ?? NaN) ? [] : [{ field: 'hours', message: 'Hours, such as 24 or 0.5.' }],
+    kept: { what: 'wait' },
+  });
   const label = (id: string) => waitKinds.find((w) => w.id === id)?.label ?? id;
   return (
     <Box component="section" aria-label="Waits">
@@ -62,9 +67,7 @@ export function WaitClock({ desk }: { desk: JobDesk }) {
             component="form"
             onSubmit={(e) => {
               e.preventDefault();
-              void desk
-                .act('start-wait', { kind, what, hours: readNumber(hours) ?? NaN })
-                .then((done) => done && dropWhat());
+              submit();
             }}
             sx={{
               display: 'grid',
@@ -74,28 +77,24 @@ export function WaitClock({ desk }: { desk: JobDesk }) {
               alignItems: 'start',
             }}
           >
-            <TextField
+            <FormText
+              control={control}
+              name="kind"
               select
               label="For"
-              value={kind}
-              onChange={(e) => {
-                setKind(e.target.value);
-                setHours(String(waitKinds.find((w) => w.id === e.target.value)?.hours ?? 24));
-              }}
+              onChange={(e) => setValue('hours', String(waitKinds.find((w) => w.id === e.target.value)?.hours ?? 24))}
             >
               {waitKinds.map((w) => (
                 <MenuItem key={w.id} value={w.id}>
                   {w.label}
                 </MenuItem>
               ))}
-            </TextField>
-            <TextField label="What" value={what} onChange={(e) => setWhat(e.target.value)} />
-            <TextField
+            </FormText>
+            <FormText control={control} name="what" label="What" />
+            <FormText
+              control={control}
+              name="hours"
               label="Hours"
-              value={hours}
-              onChange={(e) => setHours(e.target.value)}
-              error={Boolean(problem)}
-              helperText={problem}
               slotProps={{ htmlInput: { inputMode: 'decimal' } }}
             />
             <Button type="submit" disabled={busy} sx={{ minHeight: 48 }}>

@@ -7,16 +7,18 @@ import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { Controller } from 'react-hook-form';
 import { knowledge } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { arrivalSigns, endings } from '@/knowledge/counter';
 import type { Ending, JobFacts } from '@/shop/jobView/dto';
 import { Papers, Payment } from '../agree/Papers';
+import { FormText } from '../forms/FormText';
 import { faultLabel } from '../job/labels';
+import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { dayAt } from '../parts/instants';
-import { useKeptText } from '../parts/useKeptText';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
@@ -75,13 +77,21 @@ function ownersWordOf({ agree }: JobFacts): string {
 }
 
 function Ends({ desk }: { desk: JobDesk }) {
-  const { job, odds, busy, refusal } = desk;
-  const form = `job-${job.id}`;
-  const [ending, setEnding] = useState<Ending>(ENDS_AS[job.agree.standing] ?? 'repaired');
-  const [faults, setFaults] = useState<string[]>(job.proved);
-  const [words, setWords, dropWords] = useKeptText(form, 'found words', '');
-  const [ownersWord, setOwnersWord, dropOwnersWord] = useKeptText(form, 'owners word', ownersWordOf(job));
-  const [advice, setAdvice, dropAdvice] = useKeptText(form, 'advice', job.advice);
+  const { job, odds, busy } = desk;
+  const { control, submit, watch } = useDeedForm({
+    desk,
+    deed: 'hand-back',
+    dto: async () => (await import('@/shop/handBack/dto')).HandBackDto,
+    start: {
+      ending: (ENDS_AS[job.agree.standing] ?? 'repaired') as Ending,
+      faults: job.proved,
+      foundWords: '',
+      ownersWord: ownersWordOf(job),
+      advice: job.advice,
+    },
+    kept: { foundWords: 'found words', ownersWord: 'owners word', advice: 'advice' },
+  });
+  const [ending, faults] = watch(['ending', 'faults']);
   const choice = endings.find((e) => e.id === ending)!;
   const probability = useMemo(() => new Map((odds?.faults ?? []).map((f) => [f.id, f.probability])), [odds]);
   // The likely ones first: what it was is mostly among them; any other fault of the kind is found by its words.
@@ -97,12 +107,7 @@ function Ends({ desk }: { desk: JobDesk }) {
   const open = [...new Set([...job.leftOpen, ...faults, ...job.openFaults.map((f) => f.fault)])].filter(
     (id) => !job.repaired.includes(id),
   );
-  const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
   const ready = !choice.tested || job.stage === 'hand-back';
-  const finish = async () => {
-    if (!(await desk.act('hand-back', { ending, faults, foundWords: words, ownersWord, advice }))) return;
-    for (const drop of [dropWords, dropOwnersWord, dropAdvice]) drop();
-  };
   return (
     <>
       {choice.tested && unproved.length > 0 && (
@@ -122,11 +127,11 @@ function Ends({ desk }: { desk: JobDesk }) {
           })}
         </Notice>
       )}
-      <TextField
+      <FormText
+        control={control}
+        name="ending"
         select
         label="How it ends"
-        value={ending}
-        onChange={(e) => setEnding(e.target.value as Ending)}
         helperText={choice.tested ? 'Everything is proved before it leaves.' : 'Not tested: the sheet says so.'}
       >
         {endings.map((e) => (
@@ -134,48 +139,53 @@ function Ends({ desk }: { desk: JobDesk }) {
             {e.label}
           </MenuItem>
         ))}
-      </TextField>
-      <Autocomplete
-        multiple
-        options={offered}
-        value={faults}
-        onChange={(_, value) => setFaults(value)}
-        getOptionLabel={faultLabel}
-        renderInput={(params) => (
-          <TextField
-            {...params}
-            label="What it was"
-            error={Boolean(problem('faults'))}
-            helperText={problem('faults') ?? 'Counted: the odds of the next machine lean on it.'}
+      </FormText>
+      <Controller
+        control={control}
+        name="faults"
+        render={({ field, fieldState: { error } }) => (
+          <Autocomplete
+            multiple
+            options={offered}
+            value={field.value}
+            onChange={(_, value) => field.onChange(value)}
+            getOptionLabel={faultLabel}
+            renderInput={(params) => (
+              <TextField
+                {...params}
+                inputRef={field.ref}
+                label="What it was"
+                error={error !== undefined}
+                helperText={error?.message ?? 'Counted: the odds of the next machine lean on it.'}
+              />
+            )}
           />
         )}
       />
-      <TextField
+      <FormText
+        control={control}
+        name="foundWords"
         label={choice.asks ? 'Why it ends so' : 'What it was, in words'}
-        value={words}
-        onChange={(e) => setWords(e.target.value)}
-        error={Boolean(problem('foundWords'))}
-        helperText={problem('foundWords') ?? (choice.asks ? 'It stands in the book.' : 'What has no name in the list.')}
+        helperText={choice.asks ? 'It stands in the book.' : 'What has no name in the list.'}
       />
       {open.length > 0 && ending !== 'cancelled' && (
         <Notice title={`Stays open on the machine: ${open.map(faultLabel).join(', ')}.`}>
           {choice.returned && (
-            <TextField
+            <FormText
+              control={control}
+              name="ownersWord"
               label="What the owner says of it"
-              value={ownersWord}
-              onChange={(e) => setOwnersWord(e.target.value)}
-              error={Boolean(problem('ownersWord'))}
-              helperText={problem('ownersWord') ?? 'Mended after all? Tick it under Fit.'}
+              helperText="Mended after all? Tick it under Fit."
               fullWidth
               sx={{ mt: 1 }}
             />
           )}
         </Notice>
       )}
-      <TextField
+      <FormText
+        control={control}
+        name="advice"
         label="What to watch, for the owner"
-        value={advice}
-        onChange={(e) => setAdvice(e.target.value)}
         multiline
         minRows={2}
         helperText="Printed on the care sheet."
@@ -187,7 +197,7 @@ function Ends({ desk }: { desk: JobDesk }) {
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        <Button variant="contained" disabled={busy || !ready} onClick={() => void finish()}>
+        <Button variant="contained" disabled={busy || !ready} onClick={submit}>
           {choice.returned ? 'Hand back and close' : 'Close'}
         </Button>
         <Button component={NextLink} href={`/jobs/${job.id}/care-sheet`}>

@@ -1,12 +1,12 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { FormText } from '../forms/FormText';
 import { CautionPlate } from '../parts/CautionPlate';
 import { instantAt } from '../parts/instants';
-import { useKeptText } from '../parts/useKeptText';
 import { cautionOf } from './labels';
+import { useDeedForm } from './useDeedForm';
 import type { JobDesk } from './useJob';
 import { Words } from '../parts/Words';
 import styles from './job.module.css';
@@ -35,8 +35,14 @@ export function CautionGate({ desk }: { desk: JobDesk }) {
 function Gate({ id, desk }: { id: string; desk: JobDesk }) {
   const caution = cautionOf(id);
   const [open, setOpen] = useState(false);
-  const [how, setHow, dropHow] = useKeptText(`job-${desk.job.id}`, `how ${id}`, '');
-  const problem = desk.refusal?.fields.find((f) => f.field === 'how')?.message;
+  const { control, submit } = useDeedForm({
+    desk,
+    deed: 'clear-caution',
+    dto: async () => (await import('@/shop/clearCaution/dto')).ClearCautionDto,
+    start: { how: '' },
+    body: ({ how }) => ({ caution: id, how }),
+    kept: { how: `how ${id}` },
+  });
   return (
     <CautionPlate
       label={caution.label}
@@ -51,16 +57,15 @@ function Gate({ id, desk }: { id: string; desk: JobDesk }) {
         <form
           onSubmit={(e) => {
             e.preventDefault();
-            void desk.act('clear-caution', { caution: id, how }).then((done) => done && dropHow());
+            submit();
           }}
           className={styles.clear}
         >
-          <TextField
+          <FormText
+            control={control}
+            name="how"
             label="How was it made safe?"
-            value={how}
-            onChange={(e) => setHow(e.target.value)}
-            error={Boolean(problem)}
-            helperText={problem ?? 'Opened, dried, insulation measured … It is kept under your name.'}
+            helperText="Opened, dried, insulation measured … It is kept under your name."
             autoFocus
             sx={{ flex: '1 1 260px' }}
           />

@@ -1,10 +1,11 @@
 'use client';
 
 import Link from '@mui/material/Link';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { visits } from '@/knowledge/counter';
+import { FormText } from '../forms/FormText';
 import { complaintLabel } from './labels';
+import { useDeedForm } from './useDeedForm';
 import type { JobDesk } from './useJob';
 import { Words } from '../parts/Words';
 import styles from './job.module.css';
@@ -47,22 +48,27 @@ export function Complaints({ desk }: { desk: JobDesk }) {
 }
 
 function Strike({ desk, complaint, onEnd }: { desk: JobDesk; complaint: string; onEnd: () => void }) {
-  const [why, setWhy] = useState('');
-  const problem = desk.refusal?.fields.find((f) => f.field === 'why')?.message;
+  const { control, submit } = useDeedForm({
+    desk,
+    deed: 'strike-complaint',
+    dto: async () => (await import('@/shop/strikeComplaint/dto')).StrikeComplaintDto,
+    start: { why: '' },
+    body: ({ why }) => ({ complaint, why }),
+    onDone: onEnd,
+  });
   return (
     <form
-      onSubmit={async (e) => {
+      onSubmit={(e) => {
         e.preventDefault();
-        if (await desk.act('strike-complaint', { complaint, why })) onEnd();
+        submit();
       }}
       className={styles.form}
     >
-      <TextField
+      <FormText
+        control={control}
+        name="why"
         label="What was seen instead?"
-        value={why}
-        onChange={(e) => setWhy(e.target.value)}
-        error={Boolean(problem)}
-        helperText={problem ?? 'Their words stay as they were said.'}
+        helperText="Their words stay as they were said."
         autoFocus
       />
       <div className={styles.buttons}>

@@ -2,7 +2,7 @@
 
 import { knowledge } from '@/knowledge';
 import type { JobChanges, JobFacts } from '@/shop/jobView/dto';
-import { EditSheet } from '../parts/EditSheet';
+import { EditSheet } from '../sheet/EditSheet';
 import type { JobDesk } from '../job/useJob';
 
 const values = (job: JobFacts) => ({
@@ -36,6 +36,7 @@ export function AmendJob({ desk, onClose }: { desk: JobDesk; onClose: () => void
       ]}
       values={values(job)}
       version={job.version}
+      dto={async () => (await import('@/shop/amendJob/dto')).AmendJobDto}
       url={`/api/v1/jobs/${job.id}/amend-job`}
       draft={`amend-job-${job.id}`}
       body={({ complaints, ...v }) => ({

@@ -8,7 +8,7 @@ import { useState } from 'react';
 import type { CustomerListView } from '@/shop/customers/dto';
 import type { MachineCardView } from '@/shop/machines/dto';
 import { ask } from '../asking/ask';
-import { EditSheet } from '../parts/EditSheet';
+import { EditSheet } from '../sheet/EditSheet';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { sendOnce } from '../parts/sendOnce';
@@ -120,6 +120,7 @@ export function MachineEdits({ card, mayMove, mayAudit }: Props) {
           ]}
           values={values(card)}
           version={card.version}
+          dto={async () => (await import('@/shop/amendMachine/dto')).AmendMachineDto}
           url={url('amend-machine')}
           draft={`machine-${card.id}`}
           body={(v) => ({
@@ -158,6 +159,7 @@ export function MachineEdits({ card, mayMove, mayAudit }: Props) {
           ]}
           values={{ other: '' }}
           version={card.version}
+          dto={async () => (await import('@/shop/amendMachine/dto')).MergeMachinesDto}
           url={url('merge-machines')}
           onDone={() => {
             close();

@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import type { MeView } from '@/shop/me/dto';
 import { deviceWords } from '../parts/deviceWords';
-import { EditSheet, type EditField } from '../parts/EditSheet';
+import { EditSheet, type EditField } from '../sheet/EditSheet';
 import { instantAt } from '../parts/instants';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
@@ -107,6 +107,7 @@ export function MeScreen({ me, zone }: { me: MeView; zone: string }) {
             { name: 'passphrase', label: 'New passphrase', sort: 'secret', help: '12 characters or more.' },
           ]}
           values={{ now: '', passphrase: '' }}
+          dto={async () => (await import('@/shop/me/dto')).OwnPassphraseDto}
           url="/api/v1/me/passphrase"
           onDone={({ ended }) => {
             close();
@@ -137,6 +138,7 @@ export function MeScreen({ me, zone }: { me: MeView; zone: string }) {
             { name: 'days', label: 'Good for, days', sort: 'number', help: 'empty: until it is revoked', span: 3 },
           ]}
           values={{ label: '', scope: 'read', days: '90' }}
+          dto={async () => (await import('@/shop/me/dto')).MakeTokenDto}
           url="/api/v1/me/make-token"
           body={({ days, ...v }) => ({ ...v, days: days === '' || days === null ? null : Number(days) })}
           onDone={(made) => {

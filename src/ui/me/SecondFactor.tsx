@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { FactorBegun, MeView } from '@/shop/me/dto';
-import { EditSheet, type EditField } from '../parts/EditSheet';
+import { EditSheet, type EditField } from '../sheet/EditSheet';
 import { instantAt } from '../parts/instants';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
@@ -87,6 +87,7 @@ export function SecondFactor({ me, zone, onDone }: { me: MeView; zone: string; o
           saveLabel="Show the code"
           fields={[NOW]}
           values={{ now: '' }}
+          dto={async () => (await import('@/shop/me/dto')).BeginFactorDto}
           url="/api/v1/me/begin-factor"
           onDone={(begun) => setStep({ at: 'confirm', begun })}
           onClose={rest}
@@ -98,6 +99,7 @@ export function SecondFactor({ me, zone, onDone }: { me: MeView; zone: string; o
           saveLabel="Drop it"
           fields={[NOW]}
           values={{ now: '' }}
+          dto={async () => (await import('@/shop/me/dto')).DropFactorDto}
           url="/api/v1/me/drop-factor"
           onDone={() => {
             rest();
@@ -127,6 +129,7 @@ function FirstCode({ onCodes, onClose }: { onCodes: (codes: string[]) => void; o
           saveLabel="Confirm"
           fields={[{ name: 'code', label: 'Six digits' }]}
           values={{ code: '' }}
+          dto={async () => (await import('@/shop/me/dto')).ConfirmFactorDto}
           url="/api/v1/me/confirm-factor"
           onDone={({ codes }) => onCodes(codes)}
           onClose={() => setOpen(false)}

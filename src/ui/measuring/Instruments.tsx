@@ -11,7 +11,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { InstrumentView } from '@/shop/instruments/dto';
-import { EditSheet, type EditField } from '../parts/EditSheet';
+import { EditSheet, type EditField } from '../sheet/EditSheet';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import { readNumber } from '../parts/readNumber';
@@ -129,6 +129,7 @@ export function Instruments({ instruments, mayPut }: { instruments: readonly Ins
           fields={FIELDS}
           values={open === 'new' ? NEW : values(open)}
           {...(open === 'new' ? {} : { version: open.version })}
+          dto={async () => (await import('@/shop/instruments/dto')).PutInstrumentDto}
           url={open === 'new' ? '/api/v1/instruments' : `/api/v1/instruments/${open.id}/put-instrument`}
           draft={`instrument-${open === 'new' ? 'new' : open.id}`}
           body={(v) => ({

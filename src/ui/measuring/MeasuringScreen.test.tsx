@@ -40,7 +40,8 @@ test('an instrument stands with until when it may be trusted, and is changed by 
   const list = screen.getByRole('region', { name: 'Instruments' });
   expect(list.textContent).toMatch(/2030-01-02 ran out: what it reads proves nothing/);
   fireEvent.click(screen.getByRole('button', { name: 'Change Safety tester' }));
-  fireEvent.change(screen.getByLabelText('Good to, %'), { target: { value: '1,5' } });
+  // The sheet is fetched when it is opened.
+  fireEvent.change(await screen.findByLabelText('Good to, %'), { target: { value: '1,5' } });
   fireEvent.click(screen.getByRole('button', { name: 'Save' }));
   await settle();
   await settle();

@@ -25,6 +25,26 @@ function keptForm(form: string): KeptForm {
   return made;
 }
 
+/** What was typed into some fields of a form and not yet sent: read, kept, forgotten; see `useKeptText`. */
+export const keptTexts = {
+  async read(form: string): Promise<Readonly<Record<string, string>>> {
+    const kept = keptForm(form);
+    await kept.loaded;
+    return kept.texts;
+  },
+  keep(form: string, field: string, text: string): void {
+    const kept = keptForm(form);
+    kept.texts[field] = text;
+    kept.keeper.keep(kept.texts);
+  },
+  forget(form: string, field: string): void {
+    const kept = keptForm(form);
+    delete kept.texts[field];
+    if (Object.keys(kept.texts).length === 0) void kept.keeper.drop();
+    else kept.keeper.keep(kept.texts);
+  },
+};
+
 /**
  * A text that survives reload, sign-out and a lost connection.
  * @param form the form that it belongs to, such as `job-12`
@@ -38,9 +58,7 @@ export function useKeptText(
   const [text, setText] = useState(initial);
   useEffect(() => {
     let here = true;
-    const kept = keptForm(form);
-    void kept.loaded.then(() => {
-      const was = kept.texts[field];
+    void keptTexts.read(form).then(({ [field]: was }) => {
       if (here && was !== undefined) setText(was);
     });
     return () => {
@@ -49,18 +67,11 @@ export function useKeptText(
   }, [form, field]);
   const change = useCallback(
     (next: string) => {
-      const kept = keptForm(form);
-      kept.texts[field] = next;
-      kept.keeper.keep(kept.texts);
+      keptTexts.keep(form, field, next);
       setText(next);
     },
     [form, field],
   );
-  const drop = useCallback(() => {
-    const kept = keptForm(form);
-    delete kept.texts[field];
-    if (Object.keys(kept.texts).length === 0) void kept.keeper.drop();
-    else kept.keeper.keep(kept.texts);
-  }, [form, field]);
+  const drop = useCallback(() => keptTexts.forget(form, field), [form, field]);
   return [text, change, drop];
 }

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { LettersView } from '@/shop/rounds/dto';
-import { EditSheet } from '../parts/EditSheet';
+import { EditSheet } from '../sheet/EditSheet';
 
 const values = ({ subject, words }: LettersView) => ({ subject, words });
 
@@ -46,6 +46,7 @@ export function DueLetters({ letters, mayAmend }: { letters: LettersView; mayAme
           ]}
           values={values(letters)}
           version={letters.version}
+          dto={async () => (await import('@/shop/rounds/dto')).AmendLettersDto}
           url="/api/v1/shop/letters"
           draft="letters"
           current={(s) => ({ values: values(s as LettersView), version: (s as LettersView).version })}

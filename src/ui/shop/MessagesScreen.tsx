@@ -11,7 +11,7 @@ import type { MailView, OutboxView } from '@/shop/mail/dto';
 import type { LettersView } from '@/shop/rounds/dto';
 import { DueLetters } from './DueLetters';
 import { OwnersLanguages } from './OwnersLanguages';
-import { EditSheet } from '../parts/EditSheet';
+import { EditSheet } from '../sheet/EditSheet';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
 import { send } from '../parts/post';
@@ -158,6 +158,7 @@ export function MessagesScreen({
           ]}
           values={values(mail)}
           version={mail.version}
+          dto={async () => (await import('@/shop/mail/dto')).AmendMailDto}
           url="/api/v1/shop/mail"
           body={({ secret, port, ...v }) => ({ ...v, port: Number(port), ...(secret ? { secret } : {}) })}
           current={(s) => ({ values: values(s as MailView), version: (s as MailView).version })}

@@ -14,7 +14,7 @@ import { SUPPLY_VOLTS } from '@/core/units/supplyVolts';
 import { knowledge } from '@/knowledge';
 import { planItemsOn } from '@/knowledge/plans';
 import type { ModelView } from '@/shop/models/dto';
-import { EditSheet, type EditField } from '../parts/EditSheet';
+import { EditSheet, type EditField } from '../sheet/EditSheet';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
@@ -232,6 +232,7 @@ export function ModelsScreen({ models, mayPut }: { models: ModelView[]; mayPut: 
           ]}
           values={{ other: '' }}
           version={merging.version}
+          dto={async () => (await import('@/shop/models/dto')).MergeModelsDto}
           url={`/api/v1/models/${merging.id}/merge-models`}
           saveLabel="Make one of them"
           body={(v) => ({ other: Number(v.other) })}
@@ -248,6 +249,7 @@ export function ModelsScreen({ models, mayPut }: { models: ModelView[]; mayPut: 
           fields={fields(open.kind)}
           values={values(open)}
           {...(open.id === 0 ? {} : { version: open.version })}
+          dto={async () => (await import('@/shop/models/dto')).PutModelDto}
           url={open.id === 0 ? '/api/v1/models' : `/api/v1/models/${open.id}`}
           draft={`model-${open.id === 0 ? 'new' : open.id}`}
           body={({ sealedBattery, ...v }) => ({

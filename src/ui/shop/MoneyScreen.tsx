@@ -14,7 +14,7 @@ import type { DocumentsView, TakingsView } from '@/shop/documents/dto';
 import type { TermsView } from '@/shop/terms/dto';
 import { useMore } from '../asking/useMore';
 import { MoreOfIt } from '../parts/MoreOfIt';
-import { EditSheet, type EditField } from '../parts/EditSheet';
+import { EditSheet, type EditField } from '../sheet/EditSheet';
 import { MoneyField } from '../parts/MoneyField';
 import { Empty, Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
@@ -103,6 +103,7 @@ function Terms({ terms, mayAmend }: { terms: TermsView; mayAmend: boolean }) {
           fields={termFields(currency)}
           values={termValues(terms)}
           version={terms.version}
+          dto={async () => (await import('@/shop/terms/dto')).AmendTermsDto}
           url="/api/v1/shop/terms"
           draft="shop-terms"
           body={(v) => termBody(v as Record<string, string>, currency)}

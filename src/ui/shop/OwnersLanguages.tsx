@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { OWNERS_PHRASES } from '@/knowledge/ownersPhrases';
 import type { TermsView } from '@/shop/terms/dto';
-import { EditSheet } from '../parts/EditSheet';
+import { EditSheet } from '../sheet/EditSheet';
 
 const IDS = Object.keys(OWNERS_PHRASES) as (keyof typeof OWNERS_PHRASES)[];
 
@@ -49,6 +49,7 @@ export function OwnersLanguages({ terms, mayAmend }: { terms: TermsView; mayAmen
           ]}
           values={valuesOf(terms, open)}
           version={terms.version}
+          dto={async () => (await import('@/shop/terms/dto')).AmendPhrasesDto}
           url="/api/v1/shop/phrases"
           draft={`phrases-${open || 'new'}`}
           body={({ language, ...phrases }) => ({

@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { PersonView } from '@/shop/people/dto';
 import { deviceWords } from '../parts/deviceWords';
-import { EditSheet, type EditField } from '../parts/EditSheet';
+import { EditSheet, type EditField } from '../sheet/EditSheet';
 import { instantAt } from '../parts/instants';
 import { Notice } from '../parts/Notice';
 import { sendOnce } from '../parts/sendOnce';
@@ -128,6 +128,7 @@ export function PeopleScreen({ people, zone }: { people: PersonView[]; zone: str
             SECRET,
           ]}
           values={{ name: '', signIn: '', role: 'technician', passphrase: '' }}
+          dto={async () => (await import('@/shop/people/dto')).AddPersonDto}
           url="/api/v1/people"
           onDone={done}
           onClose={close}
@@ -143,6 +144,7 @@ export function PeopleScreen({ people, zone }: { people: PersonView[]; zone: str
           ]}
           values={personValues(doing.person)}
           version={doing.person.version}
+          dto={async () => (await import('@/shop/people/dto')).AmendPersonDto}
           url={`/api/v1/people/${doing.person.id}/amend-person`}
           draft={`person-${doing.person.id}`}
           current={(p) => ({ values: personValues(p as PersonView), version: (p as PersonView).version })}
@@ -160,6 +162,7 @@ export function PeopleScreen({ people, zone }: { people: PersonView[]; zone: str
           ]}
           values={{ passphrase: '', dropFactor: false }}
           version={doing.person.version}
+          dto={async () => (await import('@/shop/people/dto')).ResetPassphraseDto}
           url={`/api/v1/people/${doing.person.id}/reset-passphrase`}
           onDone={done}
           onClose={close}

@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { MAINS_VOLTS } from '@/core/units/supplyVolts';
 import type { ShopView } from '@/shop/shopBook/dto';
-import { EditSheet } from '../parts/EditSheet';
+import { EditSheet } from '../sheet/EditSheet';
 import { TermList } from '../parts/TermList';
 import { MeterSwitch } from './MeterSwitch';
 
@@ -117,6 +117,7 @@ export function ShopCard({ shop, mayAmend }: { shop: ShopView; mayAmend: boolean
           ]}
           values={values(shop)}
           version={shop.version}
+          dto={async () => (await import('@/shop/shopBook/dto')).AmendShopDto}
           url="/api/v1/shop"
           draft="shop"
           body={({ lockMinutes, frostMonth, ...v }) => ({

@@ -1,7 +1,25 @@
 /** @jest-environment jsdom */
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, cleanup, fireEvent, screen } from '@testing-library/react';
+import { IsOptional, IsString, Length } from 'class-validator';
+import { DeedDto } from '@/shop/deed/dto';
 import { furnishBrowser, stand } from '../testBench.fixture';
 import { EditSheet, type EditField } from './EditSheet';
+
+/** What the server would read. */
+class CardDto extends DeedDto {
+  @IsString()
+  name!: string;
+
+  @IsString()
+  @Length(0, 12, { message: 'At most 12 digits.' })
+  phone!: string;
+
+  @IsOptional()
+  version?: number;
+
+  @IsOptional()
+  madeYear?: string;
+}
 
 const FIELDS: EditField[] = [
   { name: 'name', label: 'Name' },
@@ -13,12 +31,13 @@ interface Card {
   version: number;
 }
 const settle = () => act(async () => {});
-const sheet = (more: object = {}) => {
+const sheet = async (more: object = {}) => {
   const onDone = jest.fn();
   stand(
     <EditSheet<Card>
       title="Card"
       fields={FIELDS}
+      dto={() => Promise.resolve(CardDto)}
       values={{ name: 'Ada', phone: '1' }}
       version={4}
       url="/api/v1/things/1/amend"
@@ -27,6 +46,8 @@ const sheet = (more: object = {}) => {
       {...more}
     />,
   );
+  // The form itself is fetched when a sheet is opened.
+  await screen.findByRole('dialog');
   return onDone;
 };
 const type = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
@@ -40,7 +61,7 @@ beforeEach(() => window.localStorage.clear());
 test('what is typed goes out with the version that was seen', async () => {
   const { sent, answer } = furnishBrowser();
   answer.with = () => ({ name: 'Ada T', phone: '1', version: 5 });
-  const onDone = sheet();
+  const onDone = await sheet();
   type('Name', 'Ada T');
   await save();
   expect(sent.at(-1)).toMatchObject({ method: 'POST', body: { name: 'Ada T', phone: '1', version: 4 } });
@@ -50,12 +71,13 @@ test('what is typed goes out with the version that was seen', async () => {
 test('a refusal stands at its field and goes when the field is changed; nothing typed is lost', async () => {
   const { answer } = furnishBrowser();
   answer.with = () => ({ status: 400, title: 'No.', fields: [{ field: 'phone', message: 'No such phone.' }] });
-  sheet();
+  await sheet();
   type('Phone', 'x');
   await save();
   expect(screen.getByText('No such phone.')).toBeTruthy();
   expect((screen.getByLabelText('Phone') as HTMLInputElement).value).toBe('x');
   type('Phone', 'xy');
+  await settle();
   expect(screen.queryByText('No such phone.')).toBeNull();
 });
 
@@ -63,7 +85,7 @@ test('somebody else saved: both versions side by side, and saving goes to the ca
   const { sent, answer } = furnishBrowser();
   const theirs = { name: 'Ada', phone: '2', version: 9 };
   answer.with = () => ({ status: 409, title: 'Somebody changed it.', fields: [], current: theirs });
-  sheet({ current: (c: Card) => ({ values: { name: c.name, phone: c.phone }, version: c.version }) });
+  await sheet({ current: (c: Card) => ({ values: { name: c.name, phone: c.phone }, version: c.version }) });
   type('Name', 'Ada T');
   await save();
   expect(screen.getByRole('table', { name: 'Both versions' }).textContent).toContain('Ada T');
@@ -75,7 +97,7 @@ test('somebody else saved: both versions side by side, and saving goes to the ca
 test('where nothing can be laid side by side there is a way on all the same: press again', async () => {
   const { sent, answer } = furnishBrowser();
   answer.with = () => ({ status: 409, title: 'Somebody changed it.', fields: [], current: { version: 9 } });
-  const onDone = sheet();
+  const onDone = await sheet();
   type('Name', 'Ada T');
   await save();
   expect(screen.getByText(/What you typed is still here/)).toBeTruthy();
@@ -90,7 +112,7 @@ test('the same press after a lost answer carries the same key', async () => {
   answer.with = () => {
     throw new TypeError('lost');
   };
-  sheet();
+  await sheet();
   type('Name', 'Ada T');
   await save();
   // The server was asked what became of it: nothing.
@@ -105,7 +127,7 @@ test('the same press after a lost answer carries the same key', async () => {
 test('a year that is no number is told at its field, and never saved as empty', async () => {
   const { sent, answer } = furnishBrowser();
   answer.with = () => ({ version: 5 });
-  sheet({
+  await sheet({
     fields: [...FIELDS, { name: 'madeYear', label: 'Made in', sort: 'number' }],
     values: { name: 'Ada', phone: '1', madeYear: '' },
   });
@@ -116,4 +138,43 @@ test('a year that is no number is told at its field, and never saved as empty', 
   type('Made in', '2019');
   await save();
   expect(sent.filter((s) => s.method === 'POST')).toHaveLength(1);
+});
+
+test('the server’s own class judges before anything is sent, in its words, and the focus goes to what is wrong', async () => {
+  const { sent } = furnishBrowser();
+  await sheet();
+  type('Phone', '0123456789 0123');
+  await save();
+  expect(screen.getByText('At most 12 digits.')).toBeTruthy();
+  expect(sent.filter((s) => s.method === 'POST')).toEqual([]);
+  expect(document.activeElement).toBe(screen.getByLabelText('Phone'));
+  type('Phone', '012');
+  await settle();
+  expect(screen.queryByText('At most 12 digits.')).toBeNull();
+});
+
+test('what is wrong and stands in no field is said for the form as a whole', async () => {
+  const { sent } = furnishBrowser();
+  await sheet({ body: (v: object) => ({ ...v, colour: 'brick' }) });
+  await save();
+  expect(screen.getByRole('alert').textContent).toContain('This field is not known.');
+  expect(sent.filter((s) => s.method === 'POST')).toEqual([]);
+});
+
+test('what was typed is kept, and is back when the sheet is opened again; started afresh it is the card', async () => {
+  const { answer } = furnishBrowser();
+  document.body.dataset.person = '7';
+  answer.with = (method) => (method === 'PUT' ? { at: '2030-03-04T09:00:00.000Z' } : { content: null, at: null });
+  await sheet({ draft: 'card-1' });
+  type('Name', 'Ada Typed');
+  await settle();
+  expect(JSON.parse(window.localStorage.getItem('draft:7:card-1')!)).toMatchObject({
+    content: { values: { name: 'Ada Typed', phone: '1' } },
+  });
+  cleanup();
+  await sheet({ draft: 'card-1' });
+  expect(await screen.findByDisplayValue('Ada Typed')).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Start afresh' }));
+  await settle();
+  expect((screen.getByLabelText('Name') as HTMLInputElement).value).toBe('Ada');
 });

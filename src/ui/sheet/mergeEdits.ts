@@ -1,5 +1,4 @@
-/** What stands in a form: one value per field. */
-export type Values = Record<string, unknown>;
+import type { Values } from '../forms/dtoResolver';
 
 /** A field that two people changed, or that they left differing. */
 export interface Difference {
