@@ -2,18 +2,19 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { Controller } from 'react-hook-form';
 import { OFFER_TITLES, type OfferId } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
 import { addDays } from '@/core/service/days';
+import type { ANSWERS } from '@/shop/standing/dto';
+import { FormText } from '../forms/FormText';
+import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { DayField } from '../parts/DayField';
 import { MoneyField } from '../parts/MoneyField';
-import { useKeptText } from '../parts/useKeptText';
 import { fonts } from '../theme/palette';
 
 const WAYS = [
@@ -25,21 +26,37 @@ const WAYS = [
 
 /** What the owner says: one press for each answer, with who said it and in what words. */
 export function AnswerForm({ desk }: { desk: JobDesk }) {
-  const { job, busy, refusal } = desk;
+  const { job, busy } = desk;
   const { estimate, locale } = job.agree;
-  const form = `answer-${job.id}`;
-  const [who, setWho, dropWho] = useKeptText(form, 'who', job.customer.name);
-  const [words, setWords, dropWords] = useKeptText(form, 'words', '');
-  const [way, setWay] = useState<(typeof WAYS)[number]['id']>('phone');
-  const [signed, setSigned] = useState('');
-  const [askOn, setAskOn] = useState(() => addDays(new Date().toISOString().slice(0, 10), 3));
-  const [limitMinor, setLimitMinor] = useState<number | null>(job.agree.limitMinor);
-  const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
-  const answer = async (says: string, more: Record<string, unknown> = {}) => {
-    if (!(await desk.act('record-answer', { says, way, who, words, ...more }))) return;
-    for (const drop of [dropWho, dropWords]) drop();
+  const { control, submit, setValue } = useDeedForm({
+    desk,
+    deed: 'record-answer',
+    dto: async () => (await import('@/shop/agree/dto')).RecordAnswerDto,
+    start: {
+      who: job.customer.name,
+      words: '',
+      way: 'phone' as (typeof WAYS)[number]['id'],
+      signed: '',
+      askOn: addDays(new Date().toISOString().slice(0, 10), 3),
+      limitMinor: job.agree.limitMinor,
+      /** Which of the answers was pressed. */
+      says: 'yes' as (typeof ANSWERS)[number],
+      offer: null as OfferId | null,
+    },
+    body: ({ says, offer, signed, askOn, limitMinor, ...rest }) => ({
+      ...rest,
+      says,
+      ...(says === 'yes' ? { offer, ...(signed.trim() ? { signed } : {}) } : {}),
+      ...(says === 'ask-again' ? { askOn } : {}),
+      ...(says === 'limit' ? { limitMinor } : {}),
+    }),
+    kept: { who: 'answer who', words: 'answer words' },
+  });
+  const answer = (says: (typeof ANSWERS)[number], offer: OfferId | null = null) => {
+    setValue('says', says);
+    setValue('offer', offer);
+    submit();
   };
-  const yes = (offer: OfferId | null) => answer('yes', { offer, ...(signed.trim() ? { signed } : {}) });
   const isUnsafe = estimate?.offers.some((o) => o.unsafe.length > 0) ?? false;
   return (
     <Box component="section" aria-label="The owner’s answer" sx={{ display: 'grid', gap: 1 }}>
@@ -47,46 +64,36 @@ export function AnswerForm({ desk }: { desk: JobDesk }) {
         The owner says
       </Typography>
       <Box sx={{ display: 'grid', gap: 1 }}>
-        <TextField
-          size="small"
-          label="Who"
-          value={who}
-          onChange={(e) => setWho(e.target.value)}
-          error={Boolean(problem('who'))}
-          helperText={problem('who')}
+        <FormText control={control} name="who" size="small" label="Who" />
+        <Controller
+          control={control}
+          name="way"
+          render={({ field }) => (
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              value={field.value}
+              aria-label="How it came"
+              onChange={(_, next: string | null) => next && field.onChange(next)}
+              sx={{ flexWrap: 'wrap' }}
+            >
+              {WAYS.map((w) => (
+                <ToggleButton key={w.id} value={w.id}>
+                  {w.label}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          )}
         />
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={way}
-          aria-label="How it came"
-          onChange={(_, next: typeof way | null) => next && setWay(next)}
-          sx={{ flexWrap: 'wrap' }}
-        >
-          {WAYS.map((w) => (
-            <ToggleButton key={w.id} value={w.id}>
-              {w.label}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
       </Box>
-      <TextField
-        size="small"
-        label="In their words"
-        value={words}
-        multiline
-        onChange={(e) => setWords(e.target.value)}
-        error={Boolean(problem('words'))}
-        helperText={problem('words')}
-      />
+      <FormText control={control} name="words" size="small" label="In their words" multiline />
       {isUnsafe && (
-        <TextField
+        <FormText
+          control={control}
+          name="signed"
           size="small"
           label="Who signed the warning"
-          value={signed}
-          onChange={(e) => setSigned(e.target.value)}
-          error={Boolean(problem('signed'))}
-          helperText={problem('signed') ?? 'For an offer that leaves something dangerous as it is.'}
+          helperText="For an offer that leaves something dangerous as it is."
         />
       )}
       <Box sx={{ display: 'grid', gap: 0.75 }}>
@@ -95,7 +102,7 @@ export function AnswerForm({ desk }: { desk: JobDesk }) {
             key={o.id}
             variant={o.id === 'recommended' || estimate!.offers.length === 1 ? 'contained' : 'outlined'}
             disabled={busy}
-            onClick={() => void yes(o.id)}
+            onClick={() => answer('yes', o.id)}
           >
             Yes: {OFFER_TITLES[o.id].toLowerCase()}
             <Box component="span" sx={{ ml: 'auto', fontFamily: fonts.reading }}>
@@ -104,47 +111,67 @@ export function AnswerForm({ desk }: { desk: JobDesk }) {
           </Button>
         ))}
         {!estimate && (
-          <Button disabled={busy} onClick={() => void yes(null)}>
+          <Button disabled={busy} onClick={() => answer('yes')}>
             Yes, agreed in words
           </Button>
         )}
         <Box sx={{ display: 'grid', gap: 0.75, gridTemplateColumns: '1fr 1fr' }}>
-          <Button disabled={busy} onClick={() => void answer('as-is')}>
+          <Button disabled={busy} onClick={() => answer('as-is')}>
             No: back as it is
           </Button>
-          <Button disabled={busy} onClick={() => void answer('scrap')}>
+          <Button disabled={busy} onClick={() => answer('scrap')}>
             No: scrap it
           </Button>
         </Box>
       </Box>
-      {problem('offer') && (
-        <Typography variant="body2" role="alert" sx={{ color: 'bench.hazard' }}>
-          {problem('offer')}
-        </Typography>
-      )}
+      <Controller
+        control={control}
+        name="offer"
+        render={({ fieldState: { error } }) => (
+          <>
+            {error && (
+              <Typography variant="body2" role="alert" sx={{ color: 'bench.hazard' }}>
+                {error.message}
+              </Typography>
+            )}
+          </>
+        )}
+      />
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}>
-        <DayField
-          size="small"
-          label="Ask again on"
-          day={askOn}
-          onDay={setAskOn}
-          problem={problem('askOn')}
-          sx={{ width: 180 }}
+        <Controller
+          control={control}
+          name="askOn"
+          render={({ field, fieldState: { error } }) => (
+            <DayField
+              size="small"
+              label="Ask again on"
+              day={field.value}
+              onDay={field.onChange}
+              problem={error?.message}
+              sx={{ width: 180 }}
+            />
+          )}
         />
-        <Button disabled={busy} onClick={() => void answer('ask-again', { askOn })}>
+        <Button disabled={busy} onClick={() => answer('ask-again')}>
           Ask then
         </Button>
-        <MoneyField
-          size="small"
-          label="Go ahead up to"
-          minor={limitMinor}
-          currency={job.currency}
-          onMinor={setLimitMinor}
-          error={Boolean(problem('limitMinor'))}
-          helperText={problem('limitMinor')}
-          sx={{ width: 140 }}
+        <Controller
+          control={control}
+          name="limitMinor"
+          render={({ field, fieldState: { error } }) => (
+            <MoneyField
+              size="small"
+              label="Go ahead up to"
+              minor={field.value}
+              currency={job.currency}
+              onMinor={field.onChange}
+              error={error !== undefined}
+              helperText={error?.message}
+              sx={{ width: 140 }}
+            />
+          )}
         />
-        <Button disabled={busy} onClick={() => void answer('limit', { limitMinor })}>
+        <Button disabled={busy} onClick={() => answer('limit')}>
           That is the limit
         </Button>
       </Box>

@@ -18,18 +18,23 @@ export const isAt = (problem: string, name: string) =>
  * Judges what is typed by the class that the server reads it with, before it is sent.
  * @param dto the class, fetched when it is needed first
  * @param bodyOf what would be sent
+ * @param fieldOf the field that shows what is wrong with a member of what is sent; its own name when absent
  * @param before what is wrong with the typing itself, such as a number that is none: then nothing else is asked
  */
 export function dtoResolver<V extends Values>(
   dto: () => Promise<DtoClass>,
   bodyOf: (values: V) => object,
   before: (values: V) => FieldTrouble[] = () => [],
+  fieldOf?: (member: string, values: V) => string,
 ): Resolver<V> {
   return async (values) => {
     const unread = before(values);
     const troubles = unread.length > 0 ? unread : await troublesOf(dto, bodyOf(values));
     if (troubles.length === 0) return { values, errors: {} };
-    return { values: {}, errors: errorsAt(Object.keys(values), troubles) as FieldErrors<V> };
+    return {
+      values: {},
+      errors: errorsAt(Object.keys(values), troubles, (member) => fieldOf?.(member, values)) as FieldErrors<V>,
+    };
   };
 }
 
@@ -49,10 +54,15 @@ async function troublesOf(dto: () => Promise<DtoClass>, body: object): Promise<r
 }
 
 /** Each at the field that shows it; what no field shows, at the form as a whole. */
-export function errorsAt(names: string[], troubles: readonly FieldTrouble[]): FieldErrors {
+export function errorsAt(
+  names: string[],
+  troubles: readonly FieldTrouble[],
+  fieldOf: (member: string) => string | undefined = () => undefined,
+): FieldErrors {
   const errors: Record<string, { type: string; message: string }> = {};
   for (const { field, message } of troubles) {
-    const name = names.find((n) => isAt(field, n)) ?? 'root';
+    const shown = fieldOf(field) ?? field;
+    const name = names.find((n) => isAt(shown, n)) ?? 'root';
     errors[name] ??= { type: 'dto', message };
   }
   return errors;

@@ -16,6 +16,8 @@ interface Wanted<V extends Values> {
   body?: (values: V) => Record<string, unknown>;
   /** What is wrong with the typing itself. */
   unread?: (values: V) => FieldTrouble[];
+  /** The field that shows what is wrong with a member of what is sent; its own name when absent. */
+  fieldOf?: (member: string, values: V) => string;
   /** Texts that survive a reload until they are sent: by field, the name under which they are kept with the job. */
   kept?: Partial<Record<keyof V & string, string>>;
   onDone?: () => void;
@@ -23,13 +25,18 @@ interface Wanted<V extends Values> {
 
 /** A small form whose content is one deed of the job. */
 export function useDeedForm<V extends Values>(wanted: Wanted<V>): UseFormReturn<V> & { submit: () => void } {
-  const { desk, deed, dto, body = (v: V) => v, unread } = wanted;
+  const { desk, deed, dto, body = (v: V) => v, unread, fieldOf } = wanted;
   const { id, version } = desk.job;
   const draft = `job-${id}`;
   const [kept] = useState(() => Object.entries(wanted.kept ?? {}) as [Path<V>, string][]);
   const form = useForm<V>({
     defaultValues: wanted.start as DefaultValues<V>,
-    resolver: dtoResolver<V>(dto, (values) => ({ ...body(values), version, key: crypto.randomUUID() }), unread),
+    resolver: dtoResolver<V>(
+      dto,
+      (values) => ({ ...body(values), version, key: crypto.randomUUID() }),
+      unread,
+      fieldOf,
+    ),
   });
   const { setValue, getFieldState, subscribe, setError, handleSubmit, getValues } = form;
   useEffect(() => {
@@ -52,14 +59,16 @@ export function useDeedForm<V extends Values>(wanted: Wanted<V>): UseFormReturn<
     };
   }, [draft, kept, getFieldState, setValue, subscribe]);
   // A refusal of the desk is this form's while its own press was the last.
+  const [place] = useState({ fieldOf });
   const [isOurs, setOurs] = useState(false);
   const { refusal } = desk;
   useEffect(() => {
     if (!refusal || !isOurs) return;
-    const told = errorsAt(Object.keys(getValues()), refusal.fields);
+    const values = getValues();
+    const told = errorsAt(Object.keys(values), refusal.fields, (member) => place.fieldOf?.(member, values));
     for (const [name, error] of Object.entries(told))
       if (name !== 'root') setError(name as Path<V>, error as { type: string; message: string });
-  }, [refusal, isOurs, setError, getValues]);
+  }, [refusal, isOurs, place, setError, getValues]);
   const submit = handleSubmit(async (values) => {
     setOurs(true);
     const done = await desk.act(deed, body(values));

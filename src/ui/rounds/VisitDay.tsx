@@ -2,11 +2,13 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
 import type { RoundGroup } from '@/shop/rounds/dto';
+import { dtoResolver } from '../forms/dtoResolver';
+import { FormText } from '../forms/FormText';
 import { DayField } from '../parts/DayField';
 import { Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
@@ -17,19 +19,25 @@ import { NOT_READ, versionOf } from './versionOf';
 export function VisitDay({ customer }: { customer: RoundGroup['customer'] }) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
-  const [day, setDay] = useState(customer.visitOn ?? '');
-  const [words, setWords] = useState(customer.visitWords);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const put = async (on: string | null) => {
+  const { control, handleSubmit, setError } = useForm({
+    defaultValues: { day: customer.visitOn ?? '', words: customer.visitWords },
+    resolver: dtoResolver(
+      async () => (await import('@/shop/rounds/dto')).AgreeVisitDto,
+      (typed) => ({ ...typed, version: 1, key: crypto.randomUUID() }),
+      ({ day }) => (day === '' ? [{ field: 'day', message: 'The day on which somebody comes.' }] : []),
+    ),
+  });
+  const put = async (day: string | null, words: string) => {
     const version = await versionOf(customer.id).catch(() => null);
     if (version === null) return setRefusal(NOT_READ);
-    const sent = await send('POST', `/api/v1/customers/${customer.id}/agree-visit`, {
-      key: crypto.randomUUID(),
-      version,
-      day: on,
-      words: on === null ? '' : words,
-    });
-    if (!sent.ok) return setRefusal(sent.refusal);
+    const key = crypto.randomUUID();
+    const sent = await send('POST', `/api/v1/customers/${customer.id}/agree-visit`, { key, version, day, words });
+    if (!sent.ok) {
+      const atDay = sent.refusal.fields.find((f) => f.field === 'day');
+      if (atDay) return setError('day', { type: 'refused', message: atDay.message });
+      return setRefusal(sent.refusal);
+    }
     setRefusal(null);
     setOpen(false);
     router.refresh();
@@ -57,33 +65,30 @@ export function VisitDay({ customer }: { customer: RoundGroup['customer'] }) {
       {open && (
         <Box
           component="form"
-          onSubmit={(e) => {
-            e.preventDefault();
-            void put(day || null);
-          }}
+          onSubmit={(e) => void handleSubmit(({ day, words }) => put(day, words))(e)}
           sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start', py: 0.75 }}
         >
-          <DayField
-            size="small"
-            autoFocus
-            label="Somebody comes on"
-            day={day}
-            onDay={setDay}
-            problem={refusal?.fields.find((f) => f.field === 'day')?.message}
-            sx={{ width: 220 }}
+          <Controller
+            control={control}
+            name="day"
+            render={({ field, fieldState: { error } }) => (
+              <DayField
+                size="small"
+                autoFocus
+                label="Somebody comes on"
+                day={field.value}
+                onDay={field.onChange}
+                problem={error?.message}
+                sx={{ width: 220 }}
+              />
+            )}
           />
-          <TextField
-            size="small"
-            label="In their words"
-            value={words}
-            onChange={(e) => setWords(e.target.value)}
-            sx={{ width: 300 }}
-          />
-          <Button type="submit" size="small" variant="contained" disabled={day === ''} sx={{ mt: 0.5 }}>
+          <FormText control={control} name="words" size="small" label="In their words" sx={{ width: 300 }} />
+          <Button type="submit" size="small" variant="contained" sx={{ mt: 0.5 }}>
             Agree it
           </Button>
           {customer.visitOn && (
-            <Button size="small" sx={{ mt: 0.5 }} onClick={() => void put(null)}>
+            <Button size="small" sx={{ mt: 0.5 }} onClick={() => void put(null, '')}>
               No day any more
             </Button>
           )}
@@ -92,7 +97,7 @@ export function VisitDay({ customer }: { customer: RoundGroup['customer'] }) {
           </Button>
         </Box>
       )}
-      {refusal && refusal.fields.every((f) => f.field !== 'day') && <Notice live title={refusal.title} />}
+      {refusal && <Notice live title={refusal.fields[0]?.message ?? refusal.title} />}
     </Box>
   );
 }

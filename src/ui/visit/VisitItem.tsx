@@ -1,12 +1,15 @@
 'use client';
 
 import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { Controller } from 'react-hook-form';
 import { checksOf } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
 import { lookOf, placesOf, planItem, type ServiceReading } from '@/knowledge/plans';
 import type { ServiceLine } from '@/shop/jobView/dto';
+import { ambiguity } from '@/core/units/units';
+import { FormText } from '../forms/FormText';
+import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { byWords, spanWords } from '@/core/service/dueWords';
 import { DayField } from '../parts/DayField';
@@ -63,23 +66,30 @@ export function VisitItem({ desk, line }: { desk: JobDesk; line: ServiceLine }) 
             </Press>
           ))}
       </div>
-      {saying && <Sayings key={saying} desk={desk} line={line} state={saying} onDone={() => setSaying(null)} />}
+      {saying && <SayIt key={saying} desk={desk} line={line} state={saying} onDone={() => setSaying(null)} />}
     </section>
   );
 }
 
+/** What is typed: a reading for each place, by its number, and what goes with them. */
+interface Sayings extends Record<string, string> {
+  words: string;
+  found: string;
+  lookAgainOn: string;
+}
+
+/** The places that were read, with their number in the form. */
+const filled = (places: string[], typed: Sayings) =>
+  places.flatMap((place, i) => {
+    const text = typed[`read${i}`] ?? '';
+    return text.trim() === '' ? [] : [{ place, i, text }];
+  });
+
 /** What is said with it: readings place by place, what was found, why, and by when it is looked at again. */
-function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLine; state: Said; onDone: () => void }) {
-  const { job, busy, act, refusal } = desk;
+function SayIt({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLine; state: Said; onDone: () => void }) {
+  const { job, busy, act } = desk;
   const kind = job.machine.kind;
   const item = planItem(line.item)!;
-  const places = item.reading ? placesOf(item.reading, kind) : [];
-  const [typed, setTyped] = useState<Record<string, string>>(() =>
-    Object.fromEntries(line.readings.map((r) => [r.place, String(r.value)])),
-  );
-  const [words, setWords] = useState(line.words);
-  const [found, setFound] = useState('');
-  const [again, setAgain] = useState(line.lookAgainOn ?? '');
   const check = lookOf(item, kind);
   // The first of every aspect is that it is as it should be.
   const outcomes = checksOf(knowledge, kind)
@@ -87,57 +97,76 @@ function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLi
     .flatMap((c) => c.aspects)
     .filter((a) => !a.reading)
     .flatMap((a) => a.outcomes.slice(1));
-  const filled = places.filter((p) => (typed[p] ?? '').trim() !== '');
-  const wrong = filled.filter((p) => !Number.isFinite(readNumber(typed[p]!) ?? NaN));
-  const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
-  const save = async () => {
-    const saved = await act('serve-item', {
-      item: line.item,
-      state,
-      words,
-      ...(again ? { lookAgainOn: again } : {}),
-      ...(state === 'worn' && found ? { found } : {}),
-      ...(filled.length > 0 ? { readings: filled.map((place) => ({ place, value: readNumber(typed[place]!)! })) } : {}),
-    });
-    if (saved) onDone();
-  };
+  const places = item.reading ? placesOf(item.reading, kind) : [];
+  const { control, submit } = useDeedForm<Sayings>({
+    desk,
+    deed: 'serve-item',
+    dto: async () => (await import('@/shop/serveItem/dto')).ServeItemDto,
+    start: {
+      ...Object.fromEntries(
+        places.map((place, i) => [`read${i}`, String(line.readings.find((r) => r.place === place)?.value ?? '')]),
+      ),
+      words: line.words,
+      found: '',
+      lookAgainOn: line.lookAgainOn ?? '',
+    },
+    body(typed) {
+      const readings = filled(places, typed).map(({ place, text }) => ({ place, value: readNumber(text) ?? NaN }));
+      return {
+        item: line.item,
+        state,
+        words: typed.words,
+        ...(typed.lookAgainOn ? { lookAgainOn: typed.lookAgainOn } : {}),
+        ...(state === 'worn' && typed.found ? { found: typed.found } : {}),
+        ...(readings.length > 0 ? { readings } : {}),
+      };
+    },
+    unread: (typed) =>
+      filled(places, typed)
+        .filter(({ text }) => !Number.isFinite(readNumber(text) ?? NaN))
+        .map(({ i, text }) => ({
+          field: `read${i}`,
+          message: ambiguity('number', text) ?? 'A number, such as 12 or 12.5.',
+        })),
+    // What is sent leaves out the places that were not read.
+    fieldOf: (field, typed) => {
+      const at = /^readings\[(\d+)\]/.exec(field)?.[1];
+      return at === undefined ? field : `read${filled(places, typed)[Number(at)]?.i}`;
+    },
+    onDone,
+  });
   return (
     <form
       onSubmit={(e) => {
         e.preventDefault();
-        void save();
+        submit();
       }}
       className={styles.entry}
     >
       {places.map((place, i) => (
-        <TextField
+        <FormText
+          control={control}
+          name={`read${i}`}
           key={place}
           size="small"
           autoFocus={i === 0}
           label={[item.reading!.label, place].filter(Boolean).join(', ')}
-          value={typed[place] ?? ''}
-          onChange={(e) => setTyped({ ...typed, [place]: e.target.value })}
-          error={wrong.includes(place) || problem(`readings[${filled.indexOf(place)}].value`) !== undefined}
-          helperText={
-            problem(`readings[${filled.indexOf(place)}].value`) ??
-            readHelp(
-              item.reading!,
-              line.before.find((b) => b.place === place),
-            )
-          }
+          helperText={readHelp(
+            item.reading!,
+            line.before.find((b) => b.place === place),
+          )}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           sx={{ width: places.length > 2 ? 132 : 210 }}
         />
       ))}
       {state === 'worn' && outcomes.length > 0 && (
-        <TextField
+        <FormText
+          control={control}
+          name="found"
           select
           size="small"
           label="What was found"
-          value={found}
-          onChange={(e) => setFound(e.target.value)}
-          error={problem('found') !== undefined}
-          helperText={problem('found') ?? 'Opens the search for its cause'}
+          helperText="Opens the search for its cause"
           sx={{ width: 230 }}
         >
           <MenuItem value="">in words only</MenuItem>
@@ -146,31 +175,35 @@ function Sayings({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLi
               {o.label}
             </MenuItem>
           ))}
-        </TextField>
+        </FormText>
       )}
       {(state !== 'done' || item.reading) && (
-        <TextField
+        <FormText
+          control={control}
+          name="words"
           size="small"
           autoFocus={places.length === 0}
           label={state === 'left' ? 'Why it is left' : state === 'worn' ? 'What is worn' : 'Note'}
-          value={words}
-          onChange={(e) => setWords(e.target.value)}
-          error={problem('words') !== undefined}
-          helperText={problem('words')}
           sx={{ flex: '1 1 220px' }}
         />
       )}
       {state !== 'done' && (
-        <DayField
-          size="small"
-          label="Look again by"
-          day={again}
-          onDay={setAgain}
-          problem={problem('lookAgainOn')}
-          sx={{ width: 190 }}
+        <Controller
+          control={control}
+          name="lookAgainOn"
+          render={({ field, fieldState: { error } }) => (
+            <DayField
+              size="small"
+              label="Look again by"
+              day={field.value}
+              onDay={field.onChange}
+              problem={error?.message}
+              sx={{ width: 190 }}
+            />
+          )}
         />
       )}
-      <Press type="submit" tone="strong" small disabled={busy || wrong.length > 0} className={styles.gapAbove}>
+      <Press type="submit" tone="strong" small disabled={busy} className={styles.gapAbove}>
         {state === 'done' ? 'Done' : state === 'worn' ? 'Found worn' : 'Leave it'}
       </Press>
       <div className={styles.gapAbove}>

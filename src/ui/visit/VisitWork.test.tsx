@@ -78,9 +78,16 @@ test('done is one press; what is read is asked for place by place, and goes as i
   await press('Done: Turn or renew the squeegee blades');
   const blades = item('Turn or renew the squeegee blades');
   fireEvent.change(within(blades).getByLabelText('Edge in use, of four, front'), { target: { value: 'two' } });
-  expect(within(blades).getByRole<HTMLButtonElement>('button', { name: 'Done' }).disabled).toBe(true);
-  fireEvent.change(within(blades).getByLabelText('Edge in use, of four, front'), { target: { value: '2' } });
+  fireEvent.change(within(blades).getByLabelText('Edge in use, of four, rear'), { target: { value: '3' } });
   await press('Done', blades);
+  // Told where it was typed, and never sent as nothing.
+  const told = await within(blades).findByText('A number, such as 12 or 12.5.');
+  expect(told.id).toBe(within(blades).getByLabelText('Edge in use, of four, front').getAttribute('aria-describedby'));
+  expect(posts()).toHaveLength(1);
+  fireEvent.change(within(blades).getByLabelText('Edge in use, of four, front'), { target: { value: '2' } });
+  fireEvent.change(within(blades).getByLabelText('Edge in use, of four, rear'), { target: { value: '' } });
+  await press('Done', blades);
+  await settle();
   expect(posts()[1]!.body).toMatchObject({
     item: 'squeegee-turn',
     state: 'done',
@@ -103,6 +110,21 @@ test('left without a reason is refused at its field, and what was typed stays', 
   expect(posts()[0]!.body).toMatchObject({ state: 'left', lookAgainOn: '2031-01-01' });
   expect(within(hoses).getByText('Say why it is left.')).toBeTruthy();
   expect(dayField('Look again by', hoses).value).toBe('2031-01-01');
+});
+
+test('what is wrong with a reading stands at its place, though the places that were not read are left out of what is sent', async () => {
+  const refusal = {
+    status: 400,
+    title: 'Not like this.',
+    fields: [{ field: 'readings[0].value', message: '1 to 4.' }],
+  };
+  await show(visit(), refusal);
+  await press('Done: Turn or renew the squeegee blades');
+  const blades = item('Turn or renew the squeegee blades');
+  fireEvent.change(within(blades).getByLabelText('Edge in use, of four, rear'), { target: { value: '9' } });
+  await press('Done', blades);
+  const told = await within(blades).findByText('1 to 4.');
+  expect(told.id).toBe(within(blades).getByLabelText('Edge in use, of four, rear').getAttribute('aria-describedby'));
 });
 
 test('what was found is one of the outcomes of the finder’s own check, never that all is well', async () => {
