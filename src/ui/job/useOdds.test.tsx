@@ -74,3 +74,14 @@ test('where nobody wants odds nobody asks for them', async () => {
   expect(sent).toEqual([]);
   expect(result.current).toEqual({ odds: null, fresh: false, problem: null });
 });
+
+test('what the framework passes as a promise gives nothing back when it is waited for', async () => {
+  const { sent } = furnishBrowser();
+  const told = Object.create(Promise.prototype) as Promise<OddsView>;
+  let tell = (_: OddsView) => {};
+  Object.assign(told, { then: (take: typeof tell) => void (tell = take) });
+  const { result } = stand(told, 'a');
+  await act(async () => tell(oddsOf('a')));
+  expect(result.current.fresh).toBe(true);
+  expect(sent).toEqual([]);
+});

@@ -32,13 +32,13 @@ export function useOdds(
     if (!(told instanceof Promise)) return;
     let here = true;
     const arrived = () => here && setOnItsWay(false);
-    void told
-      .then((odds) => {
-        client.setQueryData(['odds', id, odds.key], odds);
-        if (here) setFirst(odds);
-      })
-      // A promise that fails is asked again below.
-      .then(arrived, arrived);
+    // What the framework passes as a promise takes both hands at once and gives nothing back.
+    void told.then((odds) => {
+      client.setQueryData(['odds', id, odds.key], odds);
+      if (here) setFirst(odds);
+      arrived();
+      // One that fails is asked again below.
+    }, arrived);
     const timer = setTimeout(arrived, AGAIN_MS);
     return () => {
       here = false;
