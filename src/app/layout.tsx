@@ -13,6 +13,7 @@ import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { FirstLetters } from '@/ui/theme/FirstLetters';
 import { ThemeRegistry } from '@/ui/theme/ThemeRegistry';
 
 export const metadata: Metadata = { title: { default: 'Grit Keeper', template: '%s · Grit Keeper' } };
@@ -26,6 +27,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <InitColorSchemeScript attribute="data-bench" defaultMode="system" nonce={nonce} />
         <AppRouterCacheProvider options={{ nonce }}>
+          <FirstLetters />
           <ThemeRegistry>{children}</ThemeRegistry>
         </AppRouterCacheProvider>
       </body>
