@@ -14,6 +14,8 @@ export default defineConfig({
   outputDir: '.gritkeeper/e2e-results',
   use: {
     viewport: { width: 1280, height: 800 },
+    // As for somebody who wants nothing to move: what opens is there at once.
+    contextOptions: { reducedMotion: 'reduce' },
     screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
