@@ -2,7 +2,7 @@ import type { Outcome, ReadingSpec, Show, Station, Strength } from '@/core/diagn
 import type { AccessText, AspectText, CheckText, FaultText } from './assemble';
 
 /** `check=outcome` or `check@condition=outcome` → how surely it shows. */
-type Shows = Record<string, Strength>;
+export type Shows = Record<string, Strength>;
 
 /** `label, minutes, access`, the groups of parts it takes, and whether it is run afterwards (it is, unless said). */
 type Repair = [label: string, minutes: number, access: string, parts?: string[], power?: false];
@@ -15,7 +15,14 @@ export function fault(
   shows: Shows,
   [repairLabel, minutes, access, parts, power]: Repair,
   broughtOnBy: Record<string, Strength> = {},
+  more: Pick<FaultText, 'symptom' | 'danger'> & {
+    /** It must lie before it can be run. */
+    waits?: true;
+    /** Shows that are of some kinds alone. */
+    only?: Record<string, string[]>;
+  } = {},
 ): FaultText {
+  const { waits, only, ...rest } = more;
   const causes = Object.entries(broughtOnBy);
   return {
     id,
@@ -24,10 +31,19 @@ export function fault(
     shows: Object.entries(shows).map(([where, strength]): Show => {
       const [check, outcome] = where.split('=') as [string, string];
       const [name, condition] = check.split('@') as [string, string?];
-      return { check: name, outcome, ...(condition ? { condition } : {}), strength };
+      const kinds = only?.[where];
+      return { check: name, outcome, ...(condition ? { condition } : {}), strength, ...(kinds ? { kinds } : {}) };
     }),
     ...(causes.length ? { broughtOnBy: causes.map(([f, strength]) => ({ fault: f, strength })) } : {}),
-    repair: { label: repairLabel, minutes, access, ...(parts?.length ? { parts } : {}), power: power ?? true },
+    repair: {
+      label: repairLabel,
+      minutes,
+      access,
+      ...(parts?.length ? { parts } : {}),
+      power: power ?? true,
+      ...(waits ? { waits } : {}),
+    },
+    ...rest,
     basis: 'common practice, no source',
   };
 }
@@ -36,14 +52,15 @@ export function fault(
 export function outcome(
   id: string,
   label: string,
-  more: { proves?: string | string[]; raises?: string[]; leak?: number } = {},
+  more: { proves?: string | string[]; raises?: string[]; resets?: true; leak?: number } = {},
 ): Omit<Outcome, 'kinds'> & { leak?: number } {
-  const { proves, raises, leak } = more;
+  const { proves, raises, resets, leak } = more;
   return {
     id,
     label,
     ...(proves ? { proves: [proves].flat() } : {}),
     ...(raises ? { raises } : {}),
+    ...(resets ? { resets } : {}),
     ...(leak === undefined ? {} : { leak }),
   };
 }
@@ -53,7 +70,7 @@ export function aspect(
   id: string,
   label: string,
   outcomes: ReturnType<typeof outcome>[],
-  more: Pick<AspectText, 'condition' | 'reading' | 'neutral' | 'onlyWith'> = {},
+  more: Omit<AspectText, 'id' | 'label' | 'outcomes' | 'leak'> = {},
 ): AspectText {
   const leaks = outcomes.filter((o) => o.leak !== undefined);
   return {
@@ -73,7 +90,7 @@ export function check(
   access: string,
   how: [string, string, string],
   aspects: AspectText[],
-  more: Partial<Pick<CheckText, 'power' | 'spinsRoll' | 'cautions'>> = {},
+  more: Partial<Omit<CheckText, 'id' | 'label' | 'how' | 'minutes' | 'access' | 'aspects'>> = {},
 ): CheckText {
   return { id, label, how, minutes, access, power: 'no', cautions: [], aspects, ...more };
 }

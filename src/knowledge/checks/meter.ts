@@ -1,5 +1,6 @@
 import type { ReadingSpec, Scatter } from '@/core/diagnosis/knowledge';
 import type { AspectText, CheckText } from '../assemble';
+import { aspect, check, outcome } from '../write';
 
 /** Ohms are looked at on a log scale: a good contact, a bad one, an open one differ by powers of ten. */
 function ohms(classes: [outcome: string, from: number, to: number][]): ReadingSpec {
@@ -56,20 +57,18 @@ function windingAndFrame(shorted: string[], opened: string[] | null): AspectText
       },
       leak: { 'winding-shorted': 0.004, 'winding-open': 0.004 },
     },
-    {
-      id: 'frame',
-      label: 'To the frame',
-      condition: 'frame',
-      outcomes: [
-        { id: 'frame-clear', label: 'clear' },
-        { id: 'frame-leaky', label: 'leaky', raises: ['wet-signs'] },
-      ],
-      reading: ohms([
-        ['frame-clear', 1e6, 1e9],
-        ['frame-leaky', 1e-3, 1e6],
-      ]),
-      leak: { 'frame-leaky': 0.003 },
-    },
+    aspect(
+      'frame',
+      'To the frame',
+      [outcome('frame-clear', 'clear'), outcome('frame-leaky', 'leaky', { raises: ['wet-signs'], leak: 0.003 })],
+      {
+        condition: 'frame',
+        reading: ohms([
+          ['frame-clear', 1e6, 1e9],
+          ['frame-leaky', 1e-3, 1e6],
+        ]),
+      },
+    ),
   ];
 }
 
@@ -78,399 +77,340 @@ function windingAndFrame(shorted: string[], opened: string[] | null): AspectText
  * a ghost of about 5 V on a dead line (common practice, no source). Scatters: from memory.
  */
 export const meterChecks: CheckText[] = [
-  {
-    id: 'head-on-test-lead',
-    label: 'Head on a test lead',
-    how: [
+  check(
+    'head-on-test-lead',
+    'Head on a test lead',
+    2,
+    'outside',
+    [
       'Head off the wand, roll free by hand.',
       'Feed the head by itself with the fused test lead.',
       'Runs: the fault is before the head.',
     ],
-    minutes: 2,
-    access: 'outside',
-    power: 'yes',
-    spinsRoll: true,
-    cautions: ['roll-free-before-power', 'live-measurement'],
-    aspects: [
-      {
-        id: 'head',
-        label: 'Head',
-        outcomes: [
-          { id: 'runs', label: 'runs' },
-          { id: 'dead', label: 'dead' },
-        ],
-      },
-    ],
-  },
-  {
-    id: 'head-socket-volts',
-    label: 'Volts at the head socket',
-    how: [
+    [aspect('head', 'Head', [outcome('runs', 'runs'), outcome('dead', 'dead')])],
+    { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power', 'live-measurement'] },
+  ),
+  check(
+    'head-socket-volts',
+    'Volts at the head socket',
+    2,
+    'outside',
+    [
       'Roll free by hand, wand on, handle leaned back.',
       'Outer contacts, roll switched on: volts AC.',
       'Once more with the roll off: a ghost of a few volts is normal there.',
     ],
-    minutes: 2,
-    access: 'outside',
-    power: 'live',
-    spinsRoll: true,
-    cautions: ['live-measurement', 'roll-free-before-power'],
-    aspects: [
-      {
-        id: 'roll-on',
-        label: 'Roll on',
-        condition: 'roll-on',
-        sets: ['brush-switch-position=on'],
-        outcomes: [
-          { id: 'supply', label: 'supply' },
-          { id: 'low', label: 'low supply' },
-          { id: 'ghost', label: 'ghost' },
-          { id: 'none', label: 'none' },
+    [
+      aspect(
+        'roll-on',
+        'Roll on',
+        [
+          outcome('supply', 'supply'),
+          outcome('low', 'low supply', { leak: 0.01 }),
+          outcome('ghost', 'ghost', { leak: 0.004 }),
+          outcome('none', 'none', { leak: 0.004 }),
         ],
-        leak: { low: 0.01, ghost: 0.004, none: 0.004 },
-        reading: {
-          quantity: 'voltage',
-          unit: 'V',
-          relativeTo: 'mainsV',
-          min: 0,
-          max: 1.25,
-          classes: [
-            { outcome: 'supply', scatter: { shape: 'normal', mean: 0.98, sd: 0.055 } },
-            { outcome: 'low', scatter: { shape: 'uniform', from: 0.25, to: 0.9 } },
-            { outcome: 'ghost', scatter: { shape: 'logNormal', median: 5 / 120, spread: 0.7 } },
-            { outcome: 'none', scatter: { shape: 'uniform', from: -0.005, to: 0.008 } },
-          ],
-          basis: 'from memory',
+        {
+          condition: 'roll-on',
+          sets: ['brush-switch-position=on'],
+          reading: {
+            quantity: 'voltage',
+            unit: 'V',
+            relativeTo: 'mainsV',
+            min: 0,
+            max: 1.25,
+            classes: [
+              { outcome: 'supply', scatter: { shape: 'normal', mean: 0.98, sd: 0.055 } },
+              { outcome: 'low', scatter: { shape: 'uniform', from: 0.25, to: 0.9 } },
+              { outcome: 'ghost', scatter: { shape: 'logNormal', median: 5 / 120, spread: 0.7 } },
+              { outcome: 'none', scatter: { shape: 'uniform', from: -0.005, to: 0.008 } },
+            ],
+            basis: 'from memory',
+          },
         },
-      },
-      {
-        id: 'roll-off',
-        label: 'Roll off',
-        condition: 'roll-off',
-        neutral: true,
-        outcomes: [
-          { id: 'off-none', label: 'none' },
-          { id: 'off-ghost', label: 'ghost' },
-          { id: 'off-supply', label: 'supply' },
-        ],
-        reading: {
-          quantity: 'voltage',
-          unit: 'V',
-          relativeTo: 'mainsV',
-          min: 0,
-          max: 1.25,
-          classes: [
-            { outcome: 'off-none', scatter: { shape: 'uniform', from: -0.005, to: 0.008 } },
-            { outcome: 'off-ghost', scatter: { shape: 'logNormal', median: 5 / 120, spread: 0.7 } },
-            { outcome: 'off-supply', scatter: { shape: 'normal', mean: 0.98, sd: 0.055 } },
-          ],
-          basis: 'from memory',
+      ),
+      aspect(
+        'roll-off',
+        'Roll off',
+        [outcome('off-none', 'none'), outcome('off-ghost', 'ghost'), outcome('off-supply', 'supply')],
+        {
+          condition: 'roll-off',
+          neutral: true,
+          reading: {
+            quantity: 'voltage',
+            unit: 'V',
+            relativeTo: 'mainsV',
+            min: 0,
+            max: 1.25,
+            classes: [
+              { outcome: 'off-none', scatter: { shape: 'uniform', from: -0.005, to: 0.008 } },
+              { outcome: 'off-ghost', scatter: { shape: 'logNormal', median: 5 / 120, spread: 0.7 } },
+              { outcome: 'off-supply', scatter: { shape: 'normal', mean: 0.98, sd: 0.055 } },
+            ],
+            basis: 'from memory',
+          },
         },
-      },
+      ),
     ],
-  },
-  {
-    id: 'wand-contacts-look',
-    label: 'Wand and socket contacts',
-    how: [
+    { power: 'live', spinsRoll: true, cautions: ['live-measurement', 'roll-free-before-power'] },
+  ),
+  check(
+    'wand-contacts-look',
+    'Wand and socket contacts',
+    1,
+    'outside',
+    [
       'Plug out. Wand out at both ends.',
       'Pins straight, bright, springy; socket firm.',
       'Clean with a little spirit, let it flash off.',
     ],
-    minutes: 1,
-    access: 'outside',
-    power: 'no',
-    cautions: ['unplug-before-opening'],
-    aspects: [
-      {
-        id: 'contacts',
-        label: 'Contacts',
-        outcomes: [
-          { id: 'contacts-bright', label: 'bright, firm' },
-          { id: 'contacts-dirty', label: 'dirty or bent', proves: ['wand-contacts-dirty'] },
-          { id: 'socket-loose', label: 'head socket loose', proves: ['head-socket-loose'] },
-        ],
-      },
+    [
+      aspect('contacts', 'Contacts', [
+        outcome('contacts-bright', 'bright, firm'),
+        outcome('contacts-dirty', 'dirty or bent', { proves: 'wand-contacts-dirty' }),
+        outcome('socket-loose', 'head socket loose', { proves: 'head-socket-loose' }),
+      ]),
     ],
-  },
-  {
-    id: 'hose-conductor-ohms',
-    label: 'Hose wires, flexed',
-    how: [
+    { cautions: ['unplug-before-opening'] },
+  ),
+  check(
+    'hose-conductor-ohms',
+    'Hose wires, flexed',
+    3,
+    'hose-off',
+    [
       'Plug out, hose off at both ends.',
       'Ohms end to end on each conductor.',
       'Flex the hose all along while you read; note the worst.',
     ],
-    minutes: 3,
-    access: 'hose-off',
-    power: 'no',
-    cautions: ['unplug-before-opening', 'electrified-hose'],
-    aspects: [
-      {
-        id: 'conductor',
-        label: 'Worst conductor',
-        outcomes: [
-          { id: 'hose-wires-sound', label: 'sound' },
-          { id: 'hose-wires-poor', label: 'poor' },
-          { id: 'hose-wires-open', label: 'open', proves: ['hose-conductor-open'] },
+    [
+      aspect(
+        'conductor',
+        'Worst conductor',
+        [
+          outcome('hose-wires-sound', 'sound'),
+          outcome('hose-wires-poor', 'poor', { leak: 0.01 }),
+          outcome('hose-wires-open', 'open', { proves: 'hose-conductor-open', leak: 0.003 }),
         ],
-        reading: closedContact('hose-wires-sound', 'hose-wires-poor', 'hose-wires-open'),
-        leak: { 'hose-wires-poor': 0.01, 'hose-wires-open': 0.003 },
-      },
+        { reading: closedContact('hose-wires-sound', 'hose-wires-poor', 'hose-wires-open') },
+      ),
     ],
-  },
-  {
-    id: 'tilt-switch-ohms',
-    label: 'Tilt switch',
-    how: [
+    { cautions: ['unplug-before-opening', 'electrified-hose'] },
+  ),
+  check(
+    'tilt-switch-ohms',
+    'Tilt switch',
+    3,
+    'head',
+    [
       'Plug out, head open, switch in its holder.',
       'Ohms across it with the handle leaned back: must be near 0.',
       'Then upright: must be open.',
     ],
-    minutes: 3,
-    access: 'head',
-    power: 'no',
-    cautions: ['unplug-before-opening', 'interlock-bypass'],
-    aspects: [
-      {
-        id: 'leaned-back',
-        label: 'Leaned back',
-        condition: 'leaned-back',
-        outcomes: [
-          { id: 'tilt-closed', label: 'closed' },
-          { id: 'tilt-poor', label: 'poor contact' },
-          { id: 'tilt-open', label: 'open', proves: ['tilt-switch-failed'] },
+    [
+      aspect(
+        'leaned-back',
+        'Leaned back',
+        [
+          outcome('tilt-closed', 'closed'),
+          outcome('tilt-poor', 'poor contact', { leak: 0.005 }),
+          outcome('tilt-open', 'open', { proves: 'tilt-switch-failed', leak: 0.003 }),
         ],
-        reading: closedContact('tilt-closed', 'tilt-poor', 'tilt-open'),
-        leak: { 'tilt-poor': 0.005, 'tilt-open': 0.003 },
-      },
-      {
-        id: 'upright',
-        label: 'Upright',
-        condition: 'upright',
-        outcomes: [
-          { id: 'upright-open', label: 'open' },
-          { id: 'upright-closed', label: 'closed', proves: ['tilt-switch-stuck-closed'] },
+        { condition: 'leaned-back', reading: closedContact('tilt-closed', 'tilt-poor', 'tilt-open') },
+      ),
+      aspect(
+        'upright',
+        'Upright',
+        [
+          outcome('upright-open', 'open'),
+          outcome('upright-closed', 'closed', { proves: 'tilt-switch-stuck-closed', leak: 0.003 }),
         ],
-        reading: ohms([
-          ['upright-open', 2e4, 1e9],
-          ['upright-closed', 1e-3, 2e4],
-        ]),
-        leak: { 'upright-closed': 0.003 },
-      },
+        {
+          condition: 'upright',
+          reading: ohms([
+            ['upright-open', 2e4, 1e9],
+            ['upright-closed', 1e-3, 2e4],
+          ]),
+        },
+      ),
     ],
-  },
-  {
-    id: 'handle-switch-ohms',
-    label: 'Handle switch',
-    how: ['Plug out, handle open.', 'Ohms across the brush switch, switched on: near 0.', 'Off: open.'],
-    minutes: 4,
-    access: 'handle',
-    power: 'no',
-    cautions: ['unplug-before-opening'],
-    aspects: [
-      {
-        id: 'on',
-        label: 'Switched on',
-        condition: 'on',
-        outcomes: [
-          { id: 'switch-closed', label: 'closed' },
-          { id: 'switch-poor', label: 'poor contact' },
-          { id: 'switch-open', label: 'open', proves: ['handle-brush-switch-failed'] },
+    { cautions: ['unplug-before-opening', 'interlock-bypass'] },
+  ),
+  check(
+    'handle-switch-ohms',
+    'Handle switch',
+    4,
+    'handle',
+    ['Plug out, handle open.', 'Ohms across the brush switch, switched on: near 0.', 'Off: open.'],
+    [
+      aspect(
+        'on',
+        'Switched on',
+        [
+          outcome('switch-closed', 'closed'),
+          outcome('switch-poor', 'poor contact', { leak: 0.005 }),
+          outcome('switch-open', 'open', { proves: 'handle-brush-switch-failed', leak: 0.003 }),
         ],
-        reading: closedContact('switch-closed', 'switch-poor', 'switch-open'),
-        leak: { 'switch-poor': 0.005, 'switch-open': 0.003 },
-      },
-      {
-        id: 'off',
-        label: 'Switched off',
+        { condition: 'on', reading: closedContact('switch-closed', 'switch-poor', 'switch-open') },
+      ),
+      aspect('off', 'Switched off', [outcome('off-open', 'open'), outcome('off-closed', 'closed')], {
         condition: 'off',
         neutral: true,
-        outcomes: [
-          { id: 'off-open', label: 'open' },
-          { id: 'off-closed', label: 'closed' },
-        ],
         reading: ohms([
           ['off-open', 2e4, 1e9],
           ['off-closed', 1e-3, 2e4],
         ]),
-      },
+      }),
     ],
-  },
-  {
-    id: 'motor-winding-ohms',
-    label: 'Brush motor winding',
-    how: [
+    { cautions: ['unplug-before-opening'] },
+  ),
+  check(
+    'motor-winding-ohms',
+    'Brush motor winding',
+    3,
+    'head',
+    [
       'Plug out, head open, motor leads off the board.',
       'Ohms across the motor, turning the shaft slowly.',
       'Then each lead to the frame: must be over range.',
     ],
-    minutes: 3,
-    access: 'head',
-    power: 'no',
-    cautions: ['unplug-before-opening'],
-    aspects: windingAndFrame(['brush-motor-failed'], ['brush-motor-failed']),
-  },
-  {
-    id: 'brush-motor-turn',
-    label: 'Brush motor turned by hand',
-    how: [
+    windingAndFrame(['brush-motor-failed'], ['brush-motor-failed']),
+    { cautions: ['unplug-before-opening'] },
+  ),
+  check(
+    'brush-motor-turn',
+    'Brush motor turned by hand',
+    1,
+    'head',
+    [
       'Plug out, head open, belt or gears off.',
       'Turn the motor by its shaft.',
       'It must run free and even, without grit.',
     ],
-    minutes: 1,
-    access: 'head',
-    power: 'no',
-    cautions: ['unplug-before-opening'],
-    aspects: [
-      {
-        id: 'feel',
-        label: 'It',
-        outcomes: [
-          { id: 'brush-motor-free', label: 'turns free' },
-          { id: 'brush-motor-rough', label: 'rough' },
-          { id: 'brush-motor-stuck', label: 'stuck' },
-        ],
-        leak: { 'brush-motor-rough': 0.01, 'brush-motor-stuck': 0.003 },
-      },
+    [
+      aspect('feel', 'It', [
+        outcome('brush-motor-free', 'turns free'),
+        outcome('brush-motor-rough', 'rough', { leak: 0.01 }),
+        outcome('brush-motor-stuck', 'stuck', { leak: 0.003 }),
+      ]),
     ],
-  },
-  {
-    id: 'plug-ohms',
-    label: 'Ohms at the plug',
-    how: [
+    { cautions: ['unplug-before-opening'] },
+  ),
+  check(
+    'plug-ohms',
+    'Ohms at the plug',
+    2,
+    'outside',
+    [
       'Plug out, in your hand; machine switched on.',
       'Ohms across its two live pins; flex the cord all along.',
       'Earth pin to bare metal; live pins together to bare metal, with the insulation tester.',
     ],
-    minutes: 2,
-    access: 'outside',
-    power: 'no',
-    cautions: ['unplug-before-opening'],
-    aspects: [
-      {
-        id: 'circuit',
-        label: 'Across the pins',
-        outcomes: [
-          { id: 'circuit-closed', label: 'a few ohms' },
-          { id: 'circuit-jumps', label: 'jumps when flexed', proves: ['cord-broken-at-grip'] },
-          { id: 'circuit-open', label: 'open' },
-        ],
+    [
+      aspect('circuit', 'Across the pins', [
+        outcome('circuit-closed', 'a few ohms'),
+        outcome('circuit-jumps', 'jumps when flexed', { proves: 'cord-broken-at-grip', leak: 0.004 }),
         // A switch with electronics in it looks open on a sound machine.
-        leak: { 'circuit-jumps': 0.004, 'circuit-open': 0.1 },
-      },
-      {
-        id: 'earth',
-        label: 'Earth',
-        outcomes: [
-          { id: 'earth-sound', label: 'sound, or none by design' },
-          { id: 'earth-open', label: 'open', raises: ['earth-broken'] },
+        outcome('circuit-open', 'open', { leak: 0.1 }),
+      ]),
+      aspect('earth', 'Earth', [
+        outcome('earth-sound', 'sound, or none by design'),
+        outcome('earth-open', 'open', { raises: ['earth-broken'], leak: 0.003 }),
+      ]),
+      aspect(
+        'insulation',
+        'Insulation',
+        [
+          outcome('insulation-clear', 'clear'),
+          outcome('insulation-leaky', 'leaky', { raises: ['wet-signs'], leak: 0.003 }),
         ],
-        leak: { 'earth-open': 0.003 },
-      },
-      {
-        id: 'insulation',
-        label: 'Insulation',
-        outcomes: [
-          { id: 'insulation-clear', label: 'clear' },
-          { id: 'insulation-leaky', label: 'leaky', raises: ['wet-signs'] },
-        ],
-        reading: ohms([
-          ['insulation-clear', 1e6, 1e12],
-          ['insulation-leaky', 1e-3, 1e6],
-        ]),
-        leak: { 'insulation-leaky': 0.003 },
-      },
+        {
+          reading: ohms([
+            ['insulation-clear', 1e6, 1e12],
+            ['insulation-leaky', 1e-3, 1e6],
+          ]),
+        },
+      ),
     ],
-  },
-  {
-    id: 'suction-motor-ohms',
-    label: 'Suction motor winding',
-    how: [
+    { cautions: ['unplug-before-opening'] },
+  ),
+  check(
+    'suction-motor-ohms',
+    'Suction motor winding',
+    3,
+    'motor-bay',
+    [
       'Plug out, motor bay open, motor leads off.',
       'Ohms across the motor, turning the fan slowly.',
       'Then each lead to the frame: must be over range.',
     ],
-    minutes: 3,
-    access: 'motor-bay',
-    power: 'no',
-    cautions: ['unplug-before-opening'],
-    aspects: windingAndFrame(['suction-motor-failed', 'vac-motor-failed'], null),
-  },
-  {
-    id: 'head-board-look',
-    label: 'Head board',
-    how: [
+    windingAndFrame(['suction-motor-failed', 'vac-motor-failed'], null),
+    { cautions: ['unplug-before-opening'] },
+  ),
+  check(
+    'head-board-look',
+    'Head board',
+    3,
+    'head',
+    [
       'Plug out, head open.',
       'Burnt parts, cracked joints, dust bridges.',
       'Volts in and none out, measured live, condemns it.',
     ],
-    minutes: 3,
-    access: 'head',
-    power: 'no',
-    cautions: ['unplug-before-opening'],
-    aspects: [
-      {
-        id: 'board',
-        label: 'Board',
-        outcomes: [
-          { id: 'board-sound', label: 'nothing to see' },
-          { id: 'board-burnt', label: 'burnt', proves: ['head-board-failed'] },
-        ],
-      },
+    [
+      aspect('board', 'Board', [
+        outcome('board-sound', 'nothing to see'),
+        outcome('board-burnt', 'burnt', { proves: 'head-board-failed' }),
+      ]),
     ],
-  },
-  {
-    id: 'main-switch-ohms',
-    label: 'Main switch and cut-out',
-    how: ['Plug out, motor bay open.', 'Ohms across the main switch, on.', 'Then across the cut-out, cold.'],
-    minutes: 3,
-    access: 'motor-bay',
-    power: 'no',
-    cautions: ['unplug-before-opening'],
-    aspects: [
-      {
-        id: 'main',
-        label: 'Main switch, on',
-        condition: 'main',
-        outcomes: [
-          { id: 'main-closed', label: 'closed' },
-          { id: 'main-poor', label: 'poor contact' },
-          { id: 'main-open', label: 'open', proves: ['main-switch-failed'] },
+    { cautions: ['unplug-before-opening'] },
+  ),
+  check(
+    'main-switch-ohms',
+    'Main switch and cut-out',
+    3,
+    'motor-bay',
+    ['Plug out, motor bay open.', 'Ohms across the main switch, on.', 'Then across the cut-out, cold.'],
+    [
+      aspect(
+        'main',
+        'Main switch, on',
+        [
+          outcome('main-closed', 'closed'),
+          outcome('main-poor', 'poor contact', { leak: 0.005 }),
+          outcome('main-open', 'open', { proves: 'main-switch-failed', leak: 0.003 }),
         ],
-        reading: closedContact('main-closed', 'main-poor', 'main-open'),
-        leak: { 'main-poor': 0.005, 'main-open': 0.003 },
-      },
-      {
-        id: 'cut-out',
-        label: 'Cut-out, cold',
-        condition: 'cut-out',
-        outcomes: [
-          { id: 'cutout-closed', label: 'closed' },
-          { id: 'cutout-open', label: 'open', proves: ['thermal-cutout-open'] },
+        { condition: 'main', reading: closedContact('main-closed', 'main-poor', 'main-open') },
+      ),
+      aspect(
+        'cut-out',
+        'Cut-out, cold',
+        [
+          outcome('cutout-closed', 'closed'),
+          outcome('cutout-open', 'open', { proves: 'thermal-cutout-open', leak: 0.003 }),
         ],
-        reading: ohms([
-          ['cutout-closed', 1e-3, 5],
-          ['cutout-open', 1e3, 1e9],
-        ]),
-        leak: { 'cutout-open': 0.003 },
-      },
-      {
-        id: 'coil',
-        label: 'Contactor coil',
-        condition: 'coil',
-        onlyWith: ['contactor'],
-        outcomes: [
-          { id: 'coil-sound', label: 'sound' },
-          { id: 'coil-open', label: 'open', proves: ['contactor-failed'] },
-        ],
-        reading: ohms([
-          ['coil-sound', 2, 500],
-          ['coil-open', 5e3, 1e9],
-        ]),
-        leak: { 'coil-open': 0.003 },
-      },
+        {
+          condition: 'cut-out',
+          reading: ohms([
+            ['cutout-closed', 1e-3, 5],
+            ['cutout-open', 1e3, 1e9],
+          ]),
+        },
+      ),
+      aspect(
+        'coil',
+        'Contactor coil',
+        [outcome('coil-sound', 'sound'), outcome('coil-open', 'open', { proves: 'contactor-failed', leak: 0.003 })],
+        {
+          condition: 'coil',
+          onlyWith: ['contactor'],
+          reading: ohms([
+            ['coil-sound', 2, 500],
+            ['coil-open', 5e3, 1e9],
+          ]),
+        },
+      ),
     ],
-  },
+    { cautions: ['unplug-before-opening'] },
+  ),
 ];

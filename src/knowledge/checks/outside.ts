@@ -1,642 +1,464 @@
 import type { CheckText } from '../assemble';
+import { aspect, check, outcome } from '../write';
 
 /** What is asked, looked at, turned and heard with nothing opened. Minutes: common practice, no source. */
 export const outsideChecks: CheckText[] = [
-  {
-    id: 'brush-switch-position',
-    label: 'Brush switch position',
-    how: ['Look at the brush switch on the handle.', 'Work it on and off once.', 'Leave it on.'],
-    minutes: 0.2,
-    access: 'outside',
-    power: 'no',
-    cautions: [],
-    aspects: [
-      {
-        id: 'position',
-        label: 'Switch',
-        outcomes: [
-          { id: 'on', label: 'on' },
-          { id: 'none-fitted', label: 'none fitted' },
-          { id: 'off', label: 'off', proves: ['brush-switch-off'], resets: true },
-        ],
-        leak: { 'none-fitted': 0.05, off: 0.005 },
-      },
+  check(
+    'brush-switch-position',
+    'Brush switch position',
+    0.2,
+    'outside',
+    ['Look at the brush switch on the handle.', 'Work it on and off once.', 'Leave it on.'],
+    [
+      aspect('position', 'Switch', [
+        outcome('on', 'on'),
+        outcome('none-fitted', 'none fitted', { leak: 0.05 }),
+        outcome('off', 'off', { proves: 'brush-switch-off', resets: true, leak: 0.005 }),
+      ]),
     ],
-  },
-  {
-    id: 'floor-setting',
-    label: 'Floor setting',
-    how: ['Read the floor or height setting.', 'Is the handle parked upright?', 'Set it to carpet and lean it back.'],
-    minutes: 0.2,
-    access: 'outside',
-    power: 'no',
-    cautions: [],
-    aspects: [
-      {
-        id: 'setting',
-        label: 'Setting',
-        outcomes: [
-          { id: 'carpet', label: 'carpet' },
-          { id: 'hard-floor', label: 'hard floor' },
-          { id: 'parked', label: 'parked upright' },
-        ],
-        leak: { 'hard-floor': 0.06, parked: 0.03 },
-      },
+  ),
+  check(
+    'floor-setting',
+    'Floor setting',
+    0.2,
+    'outside',
+    ['Read the floor or height setting.', 'Is the handle parked upright?', 'Set it to carpet and lean it back.'],
+    [
+      aspect('setting', 'Setting', [
+        outcome('carpet', 'carpet'),
+        outcome('hard-floor', 'hard floor', { leak: 0.06 }),
+        outcome('parked', 'parked upright', { leak: 0.03 }),
+      ]),
     ],
-  },
-  {
-    id: 'handle-seated',
-    label: 'Handle pushed home',
-    how: [
-      'Pull and push the handle along the wand.',
-      'A click and no play is home.',
-      'Push it home before anything else.',
+  ),
+  check(
+    'handle-seated',
+    'Handle pushed home',
+    0.3,
+    'outside',
+    ['Pull and push the handle along the wand.', 'A click and no play is home.', 'Push it home before anything else.'],
+    [
+      aspect('seat', 'Handle', [
+        outcome('home', 'home'),
+        outcome('loose', 'loose', { proves: 'handle-not-home', resets: true, leak: 0.005 }),
+      ]),
     ],
-    minutes: 0.3,
-    access: 'outside',
-    power: 'no',
-    cautions: [],
-    aspects: [
-      {
-        id: 'seat',
-        label: 'Handle',
-        outcomes: [
-          { id: 'home', label: 'home' },
-          { id: 'loose', label: 'loose', proves: ['handle-not-home'], resets: true },
-        ],
-        leak: { loose: 0.005 },
-      },
-    ],
-  },
-  {
-    id: 'finger-turn',
-    label: 'Turn the roll by hand',
-    how: [
+  ),
+  check(
+    'finger-turn',
+    'Turn the roll by hand',
+    0.3,
+    'outside',
+    [
       'Plug out.',
       'Turn the roll with a finger from outside, half a turn each way.',
       'Feel for the drag of the belt, for grit, for a stop.',
     ],
-    minutes: 0.3,
-    access: 'outside',
-    power: 'no',
-    cautions: ['unplug-before-opening'],
-    freesRoll: { butNot: ['stuck'] },
-    aspects: [
-      {
-        id: 'feel',
-        label: 'Roll',
-        outcomes: [
-          { id: 'normal-drag', label: 'turns with the belt’s drag' },
-          { id: 'free-no-drag', label: 'no resistance at all' },
-          { id: 'grates', label: 'turns but grates' },
-          { id: 'stiff', label: 'stiff' },
-          { id: 'stuck', label: 'stuck' },
-        ],
-      },
+    [
+      aspect('feel', 'Roll', [
+        outcome('normal-drag', 'turns with the belt’s drag'),
+        outcome('free-no-drag', 'no resistance at all'),
+        outcome('grates', 'turns but grates'),
+        outcome('stiff', 'stiff'),
+        outcome('stuck', 'stuck'),
+      ]),
     ],
-  },
-  {
-    id: 'run-seconds',
-    label: 'Run it for seconds',
-    how: [
+    { cautions: ['unplug-before-opening'], freesRoll: { butNot: ['stuck'] } },
+  ),
+  check(
+    'run-seconds',
+    'Run it for seconds',
+    0.5,
+    'outside',
+    [
       'Head off the floor, hands clear.',
       'On for three seconds: watch what turns, listen, smell.',
       'Off at the first scream or smoke.',
     ],
-    minutes: 0.5,
-    access: 'outside',
-    power: 'yes',
-    spinsRoll: true,
-    cautions: ['roll-free-before-power'],
-    aspects: [
-      {
-        id: 'roll',
-        label: 'Roll',
-        onlyWith: ['roll', 'brush', 'brush-front', 'brush-motor'],
-        leak: { 'roll-backwards': 0.001, 'roll-bursts': 0.005, 'roll-slow': 0.01, 'roll-none': 0.004 },
-        outcomes: [
-          { id: 'roll-normal', label: 'turns normally' },
-          { id: 'roll-backwards', label: 'runs backwards', proves: ['belt-twisted-wrong'] },
-          { id: 'roll-bursts', label: 'in bursts' },
-          { id: 'roll-slow', label: 'slow' },
-          { id: 'roll-none', label: 'does not turn' },
+    [
+      aspect(
+        'roll',
+        'Roll',
+        [
+          outcome('roll-normal', 'turns normally'),
+          outcome('roll-backwards', 'runs backwards', { proves: 'belt-twisted-wrong', leak: 0.001 }),
+          outcome('roll-bursts', 'in bursts', { leak: 0.005 }),
+          outcome('roll-slow', 'slow', { leak: 0.01 }),
+          outcome('roll-none', 'does not turn', { leak: 0.004 }),
         ],
-      },
-      {
-        id: 'sound',
-        label: 'Sound',
-        outcomes: [
-          { id: 'sound-even', label: 'even' },
-          { id: 'sound-rattle', label: 'rattle' },
-          { id: 'sound-squeal', label: 'squeal' },
-          { id: 'sound-ratchet', label: 'ratchet' },
-          { id: 'sound-harsh', label: 'harsh' },
-          { id: 'sound-hiss', label: 'hiss' },
-          { id: 'sound-scrape', label: 'scrape' },
-          { id: 'sound-silent', label: 'nothing runs' },
-        ],
-        leak: { 'sound-hiss': 0.01, 'sound-scrape': 0.003, 'sound-silent': 0.002 },
-      },
-      {
-        id: 'smell',
-        label: 'Smell',
-        outcomes: [
-          { id: 'smell-clean', label: 'none' },
-          { id: 'smell-burning', label: 'burning', raises: ['burnt-smell'] },
-        ],
-      },
+        { onlyWith: ['roll', 'brush', 'brush-front', 'brush-motor'] },
+      ),
+      aspect('sound', 'Sound', [
+        outcome('sound-even', 'even'),
+        outcome('sound-rattle', 'rattle'),
+        outcome('sound-squeal', 'squeal'),
+        outcome('sound-ratchet', 'ratchet'),
+        outcome('sound-harsh', 'harsh'),
+        outcome('sound-hiss', 'hiss', { leak: 0.01 }),
+        outcome('sound-scrape', 'scrape', { leak: 0.003 }),
+        outcome('sound-silent', 'nothing runs', { leak: 0.002 }),
+      ]),
+      aspect('smell', 'Smell', [
+        outcome('smell-clean', 'none'),
+        outcome('smell-burning', 'burning', { raises: ['burnt-smell'] }),
+      ]),
     ],
-  },
-  {
-    id: 'wind-down-listen',
-    label: 'Listen to it wind down',
-    how: [
+    { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power'] },
+  ),
+  check(
+    'wind-down-listen',
+    'Listen to it wind down',
+    0.5,
+    'outside',
+    [
       'Run a few seconds, switch off.',
       'Listen until it stands still.',
       'Rough or sudden is the motor’s bearings or armature.',
     ],
-    minutes: 0.5,
-    access: 'outside',
-    power: 'yes',
-    spinsRoll: true,
-    headOffWith: ['nozzle-socket'],
-    cautions: ['roll-free-before-power'],
-    aspects: [
-      {
-        id: 'wind-down',
-        label: 'Wind-down',
-        outcomes: [
-          { id: 'wind-smooth', label: 'smooth' },
-          { id: 'wind-rough', label: 'rough' },
-          { id: 'wind-abrupt', label: 'abrupt' },
-        ],
-      },
+    [
+      aspect('wind-down', 'Wind-down', [
+        outcome('wind-smooth', 'smooth'),
+        outcome('wind-rough', 'rough'),
+        outcome('wind-abrupt', 'abrupt'),
+      ]),
     ],
-  },
-  {
-    id: 'roll-speed',
-    label: 'Roll speed',
-    how: [
+    { power: 'yes', spinsRoll: true, headOffWith: ['nozzle-socket'], cautions: ['roll-free-before-power'] },
+  ),
+  check(
+    'roll-speed',
+    'Roll speed',
+    1,
+    'outside',
+    [
       'Reflective mark on the roll.',
       'Head off the floor, tachometer square to it.',
       'Run five seconds, read, switch off.',
     ],
-    minutes: 1,
-    access: 'outside',
-    power: 'yes',
-    spinsRoll: true,
-    cautions: ['roll-free-before-power'],
-    aspects: [
-      {
-        id: 'speed',
-        label: 'Speed',
-        outcomes: [
-          { id: 'speed-right', label: 'right' },
-          { id: 'speed-low', label: 'low' },
-          { id: 'speed-none', label: 'none' },
-        ],
-        reading: {
-          quantity: 'speed',
-          unit: 'r/min',
-          relativeTo: 'rollRpm',
-          min: 0,
-          max: 3,
-          classes: [
-            { outcome: 'speed-right', scatter: { shape: 'normal', mean: 1, sd: 0.08 } },
-            { outcome: 'speed-low', scatter: { shape: 'uniform', from: 0.1, to: 0.9 } },
-            { outcome: 'speed-none', scatter: { shape: 'uniform', from: -0.01, to: 0.03 } },
-          ],
-          basis: 'common practice, no source',
+    [
+      aspect(
+        'speed',
+        'Speed',
+        [outcome('speed-right', 'right'), outcome('speed-low', 'low'), outcome('speed-none', 'none')],
+        {
+          reading: {
+            quantity: 'speed',
+            unit: 'r/min',
+            relativeTo: 'rollRpm',
+            min: 0,
+            max: 3,
+            classes: [
+              { outcome: 'speed-right', scatter: { shape: 'normal', mean: 1, sd: 0.08 } },
+              { outcome: 'speed-low', scatter: { shape: 'uniform', from: 0.1, to: 0.9 } },
+              { outcome: 'speed-none', scatter: { shape: 'uniform', from: -0.01, to: 0.03 } },
+            ],
+            basis: 'common practice, no source',
+          },
         },
-      },
+      ),
     ],
-  },
-  {
-    id: 'motor-current',
-    label: 'Current by clamp',
-    how: [
+    { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power'] },
+  ),
+  check(
+    'motor-current',
+    'Current by clamp',
+    1,
+    'outside',
+    [
       'Clamp round one conductor: a line splitter on the plug, or the battery’s lead.',
       'Run ten seconds, all that turns turning.',
       'Read when it has settled.',
     ],
-    minutes: 1,
-    access: 'outside',
-    power: 'yes',
-    spinsRoll: true,
-    cautions: ['roll-free-before-power'],
-    aspects: [
-      {
-        id: 'current',
-        label: 'Current',
-        outcomes: [
-          { id: 'current-normal', label: 'normal' },
-          { id: 'current-low', label: 'low' },
-          { id: 'current-over', label: 'over the plate' },
-          { id: 'current-none', label: 'none' },
+    [
+      aspect(
+        'current',
+        'Current',
+        [
+          outcome('current-normal', 'normal'),
+          outcome('current-low', 'low'),
+          outcome('current-over', 'over the plate'),
+          outcome('current-none', 'none'),
         ],
-        reading: {
-          quantity: 'current',
-          unit: 'A',
-          relativeTo: 'ratedCurrentA',
-          min: 0,
-          max: 6,
-          classes: [
-            { outcome: 'current-normal', scatter: { shape: 'normal', mean: 0.95, sd: 0.08 } },
-            { outcome: 'current-low', scatter: { shape: 'uniform', from: 0.2, to: 0.85 } },
-            { outcome: 'current-over', scatter: { shape: 'uniform', from: 1.1, to: 3 } },
-            { outcome: 'current-none', scatter: { shape: 'uniform', from: -0.01, to: 0.02 } },
-          ],
-          basis: 'common practice, no source',
+        {
+          reading: {
+            quantity: 'current',
+            unit: 'A',
+            relativeTo: 'ratedCurrentA',
+            min: 0,
+            max: 6,
+            classes: [
+              { outcome: 'current-normal', scatter: { shape: 'normal', mean: 0.95, sd: 0.08 } },
+              { outcome: 'current-low', scatter: { shape: 'uniform', from: 0.2, to: 0.85 } },
+              { outcome: 'current-over', scatter: { shape: 'uniform', from: 1.1, to: 3 } },
+              { outcome: 'current-none', scatter: { shape: 'uniform', from: -0.01, to: 0.02 } },
+            ],
+            basis: 'common practice, no source',
+          },
         },
-      },
+      ),
     ],
-  },
-  {
-    id: 'breaker-reset',
-    label: 'Cut-out or breaker',
-    how: [
+    { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power'] },
+  ),
+  check(
+    'breaker-reset',
+    'Cut-out or breaker',
+    0.5,
+    'outside',
+    [
       'Plug out. Press the reset button: a click means that it had tripped.',
       'No button, and it runs again when cold: it came back by itself.',
       'It tripped for a reason: look for the jam, the clog, the hot motor.',
     ],
-    minutes: 0.5,
-    access: 'outside',
-    power: 'no',
-    cautions: ['roll-free-before-power'],
-    aspects: [
-      {
-        id: 'reset',
-        label: 'Reset',
-        outcomes: [
-          { id: 'was-not-tripped', label: 'was not tripped' },
-          { id: 'came-back', label: 'came back by itself, cool', proves: ['thermal-cutout-open'], resets: true },
-          { id: 'clicked', label: 'clicked', proves: ['thermal-cutout-open'], resets: true },
-        ],
-        leak: { 'came-back': 0.003, clicked: 0.005 },
-      },
-      {
-        id: 'head-reset',
-        label: 'In the head',
-        outcomes: [
-          { id: 'head-was-not-tripped', label: 'was not tripped' },
-          { id: 'head-clicked', label: 'clicked', proves: ['head-breaker-tripped'], resets: true },
-        ],
-        leak: { 'head-clicked': 0.003 },
-      },
+    [
+      aspect('reset', 'Reset', [
+        outcome('was-not-tripped', 'was not tripped'),
+        outcome('came-back', 'came back by itself, cool', { proves: 'thermal-cutout-open', resets: true, leak: 0.003 }),
+        outcome('clicked', 'clicked', { proves: 'thermal-cutout-open', resets: true, leak: 0.005 }),
+      ]),
+      aspect('head-reset', 'In the head', [
+        outcome('head-was-not-tripped', 'was not tripped'),
+        outcome('head-clicked', 'clicked', { proves: 'head-breaker-tripped', resets: true, leak: 0.003 }),
+      ]),
     ],
-  },
-  {
-    id: 'wet-signs',
-    label: 'Signs of water',
-    how: [
+    { cautions: ['roll-free-before-power'] },
+  ),
+  check(
+    'wet-signs',
+    'Signs of water',
+    0.5,
+    'outside',
+    [
       'Look into head, bin and filter bay with a lamp.',
       'Mud, mildew, rust on screws, a swollen filter.',
       'Two signs outrank everything else.',
     ],
-    minutes: 0.5,
-    access: 'outside',
-    power: 'no',
-    cautions: ['mould-dust'],
-    aspects: [
+    [
       // One by one: several are seen at once, and each speaks for itself.
-      {
-        id: 'mud',
-        label: 'Mud',
-        impliedBy: 'wet-signs',
-        outcomes: [
-          { id: 'no-mud', label: 'no mud' },
-          { id: 'mud', label: 'mud', raises: ['wet-signs'] },
-        ],
-        leak: { mud: 0.006 },
-      },
-      {
-        id: 'rust',
-        label: 'Rust',
-        outcomes: [
-          { id: 'no-rust', label: 'no rust' },
-          { id: 'rust', label: 'rust', raises: ['wet-signs'] },
-        ],
-        leak: { rust: 0.01 },
-      },
-      {
-        id: 'mildew',
-        label: 'Mildew',
-        outcomes: [
-          { id: 'no-mildew', label: 'no mildew' },
-          { id: 'mildew', label: 'mildew', raises: ['wet-signs', 'mould-dust'] },
-        ],
-        leak: { mildew: 0.006 },
-      },
-      {
-        id: 'filter',
-        label: 'Filter',
-        outcomes: [
-          { id: 'filter-flat', label: 'filter flat' },
-          { id: 'filter-swollen', label: 'filter swollen', raises: ['wet-signs'] },
-        ],
-        leak: { 'filter-swollen': 0.006 },
-      },
+      aspect(
+        'mud',
+        'Mud',
+        [outcome('no-mud', 'no mud'), outcome('mud', 'mud', { raises: ['wet-signs'], leak: 0.006 })],
+        { impliedBy: 'wet-signs' },
+      ),
+      aspect('rust', 'Rust', [
+        outcome('no-rust', 'no rust'),
+        outcome('rust', 'rust', { raises: ['wet-signs'], leak: 0.01 }),
+      ]),
+      aspect('mildew', 'Mildew', [
+        outcome('no-mildew', 'no mildew'),
+        outcome('mildew', 'mildew', { raises: ['wet-signs', 'mould-dust'], leak: 0.006 }),
+      ]),
+      aspect('filter', 'Filter', [
+        outcome('filter-flat', 'filter flat'),
+        outcome('filter-swollen', 'filter swollen', { raises: ['wet-signs'], leak: 0.006 }),
+      ]),
     ],
-  },
-  {
-    id: 'cord-look',
-    label: 'Look along the cord',
-    how: [
+    { cautions: ['mould-dust'] },
+  ),
+  check(
+    'cord-look',
+    'Look along the cord',
+    1,
+    'outside',
+    [
       'Plug out. Run the cord through the fingers.',
       'Nicks, crushed places, tape, loose grip.',
       'Look at the plug and its pins.',
     ],
-    minutes: 1,
-    access: 'outside',
-    power: 'no',
-    cautions: ['unplug-before-opening'],
-    aspects: [
-      {
-        id: 'cord',
-        label: 'Cord',
-        outcomes: [
-          { id: 'fine', label: 'fine' },
-          { id: 'damaged', label: 'damaged', proves: ['cord-damaged'], raises: ['damaged-cord'] },
-        ],
-        leak: { damaged: 0.01 },
-      },
-      {
-        id: 'plug',
-        label: 'Plug',
-        outcomes: [
-          { id: 'plug-sound', label: 'sound' },
-          { id: 'plug-burnt', label: 'burnt or loose', proves: ['plug-damaged'], raises: ['damaged-cord'] },
-        ],
-        leak: { 'plug-burnt': 0.005 },
-      },
+    [
+      aspect('cord', 'Cord', [
+        outcome('fine', 'fine'),
+        outcome('damaged', 'damaged', { proves: 'cord-damaged', raises: ['damaged-cord'], leak: 0.01 }),
+      ]),
+      aspect('plug', 'Plug', [
+        outcome('plug-sound', 'sound'),
+        outcome('plug-burnt', 'burnt or loose', { proves: 'plug-damaged', raises: ['damaged-cord'], leak: 0.005 }),
+      ]),
     ],
-  },
-  {
-    id: 'cord-flex',
-    label: 'Flex the cord under power',
-    how: [
+    { cautions: ['unplug-before-opening'] },
+  ),
+  check(
+    'cord-flex',
+    'Flex the cord under power',
+    1,
+    'outside',
+    [
       'Cord looked at first: no damage may be seen.',
       'Run it, bend the cord at grip and plug, not with bare wire near.',
       'Does it cut out?',
     ],
-    minutes: 1,
-    access: 'outside',
-    power: 'yes',
-    spinsRoll: true,
-    headOffWith: ['nozzle-socket'],
-    madeAfter: 'cord-look',
-    cautions: ['roll-free-before-power', 'damaged-cord'],
-    aspects: [
-      {
-        id: 'flex',
-        label: 'When bent',
-        outcomes: [
-          { id: 'steady', label: 'no change' },
-          { id: 'cuts', label: 'cuts out or in', proves: ['cord-broken-at-grip'] },
-        ],
-        leak: { cuts: 0.005 },
-      },
+    [
+      aspect('flex', 'When bent', [
+        outcome('steady', 'no change'),
+        outcome('cuts', 'cuts out or in', { proves: 'cord-broken-at-grip', leak: 0.005 }),
+      ]),
     ],
-  },
-  {
-    id: 'outlet-test',
-    label: 'Another machine on the outlet',
-    how: [
+    {
+      power: 'yes',
+      spinsRoll: true,
+      headOffWith: ['nozzle-socket'],
+      madeAfter: 'cord-look',
+      cautions: ['roll-free-before-power', 'damaged-cord'],
+    },
+  ),
+  check(
+    'outlet-test',
+    'Another machine on the outlet',
+    0.5,
+    'outside',
+    [
       'Plug a lamp or a known machine into the same outlet.',
       'Ask which outlet was used at home.',
       'A dead outlet is the house, not the machine.',
     ],
-    minutes: 0.5,
-    access: 'outside',
-    power: 'no',
-    cautions: [],
-    aspects: [
-      {
-        id: 'outlet',
-        label: 'Outlet',
-        outcomes: [
-          { id: 'outlet-live', label: 'live' },
-          { id: 'outlet-dead', label: 'dead', proves: ['outlet-dead'] },
-        ],
-        leak: { 'outlet-dead': 0.003 },
-      },
+    [
+      aspect('outlet', 'Outlet', [
+        outcome('outlet-live', 'live'),
+        outcome('outlet-dead', 'dead', { proves: 'outlet-dead', leak: 0.003 }),
+      ]),
     ],
-  },
-  {
-    id: 'bristle-height',
-    label: 'Bristle height',
-    how: [
+  ),
+  check(
+    'bristle-height',
+    'Bristle height',
+    1,
+    'outside',
+    [
       'Machine on its back, plug out.',
       'Rule across the running face: how far do the bristles stand out?',
       'A step that is left comes before a new roll. Is the face caked?',
     ],
-    minutes: 1,
-    access: 'outside',
-    power: 'no',
-    cautions: ['unplug-before-opening'],
-    aspects: [
-      {
-        // Where nothing can be set on, worn is worn.
-        id: 'height',
-        label: 'Stand-out',
-        notWith: ['height-setting', 'height-cam'],
-        outcomes: [
-          { id: 'bristles-proud', label: 'stand out' },
-          { id: 'bristles-short', label: 'flush or short', proves: ['bristles-worn'] },
+    [
+      // Where nothing can be set on, worn is worn.
+      aspect(
+        'height',
+        'Stand-out',
+        [
+          outcome('bristles-proud', 'stand out'),
+          outcome('bristles-short', 'flush or short', { proves: 'bristles-worn' }),
         ],
-        reading: {
-          quantity: 'length',
-          unit: 'mm',
-          min: -15,
-          max: 20,
-          classes: [
-            { outcome: 'bristles-proud', scatter: { shape: 'normal', mean: 3.5, sd: 1.2 } },
-            { outcome: 'bristles-short', scatter: { shape: 'uniform', from: -6, to: 1.2 } },
-          ],
-          basis: 'common practice, no source',
+        {
+          notWith: ['height-setting', 'height-cam'],
+          reading: {
+            quantity: 'length',
+            unit: 'mm',
+            min: -15,
+            max: 20,
+            classes: [
+              { outcome: 'bristles-proud', scatter: { shape: 'normal', mean: 3.5, sd: 1.2 } },
+              { outcome: 'bristles-short', scatter: { shape: 'uniform', from: -6, to: 1.2 } },
+            ],
+            basis: 'common practice, no source',
+          },
         },
-      },
-      {
-        id: 'step',
-        label: 'Stand-out and step',
-        onlyWith: ['height-setting', 'height-cam'],
-        outcomes: [
-          { id: 'stands-right', label: 'a few millimetres proud' },
-          { id: 'too-proud', label: 'too proud', proves: ['height-wrong'] },
-          { id: 'short-step-left', label: 'short, a step is left', proves: ['roll-set-low'] },
-          { id: 'short-on-last', label: 'short on the last step', proves: ['bristles-worn'] },
+      ),
+      aspect(
+        'step',
+        'Stand-out and step',
+        [
+          outcome('stands-right', 'a few millimetres proud'),
+          outcome('too-proud', 'too proud', { proves: 'height-wrong', leak: 0.01 }),
+          outcome('short-step-left', 'short, a step is left', { proves: 'roll-set-low', leak: 0.01 }),
+          outcome('short-on-last', 'short on the last step', { proves: 'bristles-worn', leak: 0.005 }),
         ],
-        leak: { 'too-proud': 0.01, 'short-step-left': 0.01, 'short-on-last': 0.005 },
-      },
-      {
-        id: 'face',
-        label: 'Sole plate',
-        outcomes: [
-          { id: 'face-smooth', label: 'smooth' },
-          { id: 'face-caked', label: 'caked', proves: ['sole-plate-caked'] },
-        ],
-        leak: { 'face-caked': 0.02 },
-      },
-      {
-        id: 'strip',
-        label: 'Strip',
-        outcomes: [
-          { id: 'strip-stands', label: 'stands' },
-          { id: 'strip-short', label: 'worn flat', proves: ['bristle-strip-worn'] },
-        ],
-        leak: { 'strip-short': 0.003 },
-      },
+        { onlyWith: ['height-setting', 'height-cam'] },
+      ),
+      aspect('face', 'Sole plate', [
+        outcome('face-smooth', 'smooth'),
+        outcome('face-caked', 'caked', { proves: 'sole-plate-caked', leak: 0.02 }),
+      ]),
+      aspect('strip', 'Strip', [
+        outcome('strip-stands', 'stands'),
+        outcome('strip-short', 'worn flat', { proves: 'bristle-strip-worn', leak: 0.003 }),
+      ]),
     ],
-  },
-  {
-    id: 'frame-look',
-    label: 'Frame, wheels, handle',
-    how: ['Stand it upright and rock it.', 'Roll the wheels, work the latches.', 'Look for cracks and missing screws.'],
-    minutes: 1,
-    access: 'outside',
-    power: 'no',
-    cautions: [],
-    aspects: [
-      {
-        id: 'wheels',
-        label: 'Wheels',
-        outcomes: [
-          { id: 'wheels-free', label: 'free' },
-          { id: 'wheels-bound', label: 'bound', proves: ['wheels-bound'] },
-        ],
-      },
-      {
-        id: 'lock',
-        label: 'Handle lock',
-        outcomes: [
-          { id: 'lock-holds', label: 'holds' },
-          { id: 'lock-slips', label: 'slips', proves: ['handle-lock-worn'] },
-        ],
-      },
-      {
-        id: 'shell',
-        label: 'Shell',
-        outcomes: [
-          { id: 'shell-sound', label: 'sound' },
-          { id: 'latch-broken', label: 'latch broken', proves: ['latch-broken'] },
-          { id: 'housing-cracked', label: 'cracked', proves: ['housing-cracked'] },
-        ],
-      },
-      {
-        id: 'screws',
-        label: 'Screws',
-        outcomes: [
-          { id: 'screws-all', label: 'all there' },
-          { id: 'screw-missing', label: 'missing', proves: ['screws-missing'], raises: ['screws-missing'] },
-        ],
-        leak: { 'screw-missing': 0.01 },
-      },
-      {
-        id: 'axle',
-        label: 'Axle',
-        outcomes: [
-          { id: 'axle-firm', label: 'firm' },
-          { id: 'axle-loose', label: 'loose', proves: ['axle-worn'] },
-        ],
-        leak: { 'axle-loose': 0.003 },
-      },
-      {
-        id: 'bail',
-        label: 'Handle bail',
-        outcomes: [
-          { id: 'bail-firm', label: 'firm' },
-          { id: 'bail-loose', label: 'loose', proves: ['handle-bail-loose'] },
-        ],
-        leak: { 'bail-loose': 0.003 },
-      },
-      {
-        id: 'guard',
-        label: 'Guard',
-        outcomes: [
-          { id: 'guard-there', label: 'there' },
-          { id: 'guard-missing', label: 'missing', proves: ['guard-missing'] },
-        ],
-        leak: { 'guard-missing': 0.003 },
-      },
-      {
-        id: 'base',
-        label: 'Nozzle base',
-        outcomes: [
-          { id: 'base-sound', label: 'sound' },
-          { id: 'base-cracked', label: 'cracked', proves: ['nozzle-base-cracked'] },
-        ],
-        leak: { 'base-cracked': 0.003 },
-      },
-      {
-        id: 'detent',
-        label: 'Neck detent',
-        outcomes: [
-          { id: 'detent-holds', label: 'holds' },
-          { id: 'detent-worn', label: 'worn', proves: ['detent-worn'] },
-        ],
-        leak: { 'detent-worn': 0.003 },
-      },
-      {
-        id: 'housing-detent',
-        label: 'Housing detent',
-        outcomes: [
-          { id: 'housing-detent-holds', label: 'holds' },
-          { id: 'housing-detent-worn', label: 'worn', proves: ['housing-detent-worn'] },
-        ],
-        leak: { 'housing-detent-worn': 0.003 },
-      },
+    { cautions: ['unplug-before-opening'] },
+  ),
+  check(
+    'frame-look',
+    'Frame, wheels, handle',
+    1,
+    'outside',
+    ['Stand it upright and rock it.', 'Roll the wheels, work the latches.', 'Look for cracks and missing screws.'],
+    [
+      aspect('wheels', 'Wheels', [
+        outcome('wheels-free', 'free'),
+        outcome('wheels-bound', 'bound', { proves: 'wheels-bound' }),
+      ]),
+      aspect('lock', 'Handle lock', [
+        outcome('lock-holds', 'holds'),
+        outcome('lock-slips', 'slips', { proves: 'handle-lock-worn' }),
+      ]),
+      aspect('shell', 'Shell', [
+        outcome('shell-sound', 'sound'),
+        outcome('latch-broken', 'latch broken', { proves: 'latch-broken' }),
+        outcome('housing-cracked', 'cracked', { proves: 'housing-cracked' }),
+      ]),
+      aspect('screws', 'Screws', [
+        outcome('screws-all', 'all there'),
+        outcome('screw-missing', 'missing', { proves: 'screws-missing', raises: ['screws-missing'], leak: 0.01 }),
+      ]),
+      aspect('axle', 'Axle', [
+        outcome('axle-firm', 'firm'),
+        outcome('axle-loose', 'loose', { proves: 'axle-worn', leak: 0.003 }),
+      ]),
+      aspect('bail', 'Handle bail', [
+        outcome('bail-firm', 'firm'),
+        outcome('bail-loose', 'loose', { proves: 'handle-bail-loose', leak: 0.003 }),
+      ]),
+      aspect('guard', 'Guard', [
+        outcome('guard-there', 'there'),
+        outcome('guard-missing', 'missing', { proves: 'guard-missing', leak: 0.003 }),
+      ]),
+      aspect('base', 'Nozzle base', [
+        outcome('base-sound', 'sound'),
+        outcome('base-cracked', 'cracked', { proves: 'nozzle-base-cracked', leak: 0.003 }),
+      ]),
+      aspect('detent', 'Neck detent', [
+        outcome('detent-holds', 'holds'),
+        outcome('detent-worn', 'worn', { proves: 'detent-worn', leak: 0.003 }),
+      ]),
+      aspect('housing-detent', 'Housing detent', [
+        outcome('housing-detent-holds', 'holds'),
+        outcome('housing-detent-worn', 'worn', { proves: 'housing-detent-worn', leak: 0.003 }),
+      ]),
     ],
-  },
-  {
-    id: 'head-lamp-look',
-    label: 'Head lamp',
-    how: [
-      'Machine on, brush switch on.',
-      'Is the lamp in the head lit?',
-      'A lit lamp means that supply reaches the head.',
-    ],
-    minutes: 0.3,
-    access: 'outside',
-    power: 'yes',
-    spinsRoll: true,
-    cautions: ['roll-free-before-power'],
-    aspects: [
-      {
-        id: 'lamp',
-        label: 'Lamp',
-        sets: ['brush-switch-position=on'],
-        outcomes: [
-          { id: 'lamp-lit', label: 'lit' },
-          { id: 'no-lamp', label: 'has none' },
-          { id: 'lamp-dark', label: 'dark' },
+  ),
+  check(
+    'head-lamp-look',
+    'Head lamp',
+    0.3,
+    'outside',
+    ['Machine on, brush switch on.', 'Is the lamp in the head lit?', 'A lit lamp means that supply reaches the head.'],
+    [
+      aspect(
+        'lamp',
+        'Lamp',
+        [
+          outcome('lamp-lit', 'lit'),
+          outcome('no-lamp', 'has none', { leak: 0.5 }),
+          outcome('lamp-dark', 'dark', { leak: 0.02 }),
         ],
-        leak: { 'no-lamp': 0.5, 'lamp-dark': 0.02 },
-      },
+        { sets: ['brush-switch-position=on'] },
+      ),
     ],
-  },
-  {
-    id: 'indicator-test',
-    label: 'Filter light test',
-    how: [
+    { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power'] },
+  ),
+  check(
+    'indicator-test',
+    'Filter light test',
+    0.5,
+    'outside',
+    [
       'Machine on, palm over the hose end for three seconds.',
       'The light must turn.',
       'A light that stays green proves nothing about the filter.',
     ],
-    minutes: 0.5,
-    access: 'outside',
-    power: 'yes',
-    spinsRoll: true,
-    cautions: ['roll-free-before-power'],
-    aspects: [
-      {
-        id: 'light',
-        label: 'Light',
-        outcomes: [
-          { id: 'light-turns', label: 'turns' },
-          { id: 'light-stuck', label: 'stays green', proves: ['indicator-stuck'] },
-        ],
-        leak: { 'light-stuck': 0.15 },
-      },
+    [
+      aspect('light', 'Light', [
+        outcome('light-turns', 'turns'),
+        outcome('light-stuck', 'stays green', { proves: 'indicator-stuck', leak: 0.15 }),
+      ]),
     ],
-  },
+    { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power'] },
+  ),
 ];

@@ -1,279 +1,177 @@
-import type { Show } from '@/core/diagnosis/knowledge';
 import type { FaultText } from '../assemble';
-
-const basis = 'common practice, no source';
+import { fault, type Shows } from '../write';
 
 /** The sealed vacuum from the lossy piece on: `before` is still good. */
-function losesFrom(piece: 'hose' | 'wand' | 'head', outcome: 'weak' | 'none'): Show[] {
+function losesFrom(piece: 'hose' | 'wand' | 'head', outcome: 'weak' | 'none'): Shows {
   const from = { hose: ['hose', 'wand', 'head'], wand: ['wand', 'head'], head: ['head'] }[piece];
-  return from.map((at) => ({ check: 'inlet-vacuum', outcome: `${at}-${outcome}`, strength: 'usually' }));
+  return Object.fromEntries(from.map((at) => [`inlet-vacuum=${at}-${outcome}`, 'usually']));
 }
 
-const weakEverywhere: Show[] = [
-  { check: 'inlet-vacuum', outcome: 'machine-weak', strength: 'usually' },
-  ...losesFrom('hose', 'weak'),
-];
+const weakEverywhere: Shows = { 'inlet-vacuum=machine-weak': 'usually', ...losesFrom('hose', 'weak') };
 
 /** Floor to exhaust. How common, and how surely each shows: common practice, no source. */
 export const airFaults: FaultText[] = [
-  {
-    id: 'filter-clogged',
-    label: 'Pre-motor filter clogged',
-    complaints: [
-      { complaint: 'weak-suction', strength: 'usually' },
-      { complaint: 'no-suction', strength: 'sometimes' },
-      { complaint: 'bad-smell', strength: 'sometimes' },
-      { complaint: 'indicator-red', strength: 'often' },
-      { complaint: 'burning-smell', strength: 'rarely' },
-    ],
-    shows: [{ check: 'filter-look', outcome: 'filter-caked', strength: 'always' }, ...weakEverywhere],
-    repair: {
-      label: 'Wash or replace the filter',
-      minutes: 4,
-      access: 'filter-bay',
-      parts: ['filter'],
-      power: true,
+  fault(
+    'filter-clogged',
+    'Pre-motor filter clogged',
+    {
+      'weak-suction': 'usually',
+      'no-suction': 'sometimes',
+      'bad-smell': 'sometimes',
+      'indicator-red': 'often',
+      'burning-smell': 'rarely',
     },
-    basis,
-  },
-  {
-    id: 'filter-dirty',
-    label: 'Pre-motor filter grey',
-    complaints: [
-      { complaint: 'weak-suction', strength: 'sometimes' },
-      { complaint: 'bad-smell', strength: 'rarely' },
-    ],
-    shows: [
-      { check: 'filter-look', outcome: 'filter-grey', strength: 'always' },
-      { check: 'inlet-vacuum', outcome: 'machine-weak', strength: 'rarely' },
-    ],
-    // Washed is not new: nothing is fitted.
-    repair: { label: 'Wash the filter, dry it a day', minutes: 3, access: 'filter-bay', power: true, waits: true },
-    basis,
-  },
-  {
-    id: 'felt-clogged',
-    label: 'Pre-motor felt clogged',
-    complaints: [
-      { complaint: 'weak-suction', strength: 'usually' },
-      { complaint: 'no-suction', strength: 'rarely' },
-    ],
-    shows: [{ check: 'filter-look', outcome: 'felt-caked', strength: 'always' }, ...weakEverywhere],
-    repair: { label: 'Replace the felt', minutes: 3, access: 'filter-bay', parts: ['filter'], power: true },
-    basis,
-  },
-  {
-    id: 'exhaust-filter-clogged',
-    label: 'Exhaust filter clogged',
-    complaints: [
-      { complaint: 'weak-suction', strength: 'often' },
-      { complaint: 'bad-smell', strength: 'often' },
-    ],
-    shows: [
-      { check: 'exhaust-filter-look', outcome: 'exhaust-clogged', strength: 'always' },
-      { check: 'inlet-vacuum', outcome: 'machine-weak', strength: 'rarely' },
-    ],
-    repair: {
-      label: 'Fit a new exhaust filter',
-      minutes: 2,
-      access: 'outside',
-      parts: ['filter'],
-      power: true,
+    { 'filter-look=filter-caked': 'always', ...weakEverywhere },
+    ['Wash or replace the filter', 4, 'filter-bay', ['filter']],
+  ),
+  // Washed is not new: nothing is fitted.
+  fault(
+    'filter-dirty',
+    'Pre-motor filter grey',
+    { 'weak-suction': 'sometimes', 'bad-smell': 'rarely' },
+    { 'filter-look=filter-grey': 'always', 'inlet-vacuum=machine-weak': 'rarely' },
+    ['Wash the filter, dry it a day', 3, 'filter-bay'],
+    {},
+    { waits: true },
+  ),
+  fault(
+    'felt-clogged',
+    'Pre-motor felt clogged',
+    { 'weak-suction': 'usually', 'no-suction': 'rarely' },
+    { 'filter-look=felt-caked': 'always', ...weakEverywhere },
+    ['Replace the felt', 3, 'filter-bay', ['filter']],
+  ),
+  fault(
+    'exhaust-filter-clogged',
+    'Exhaust filter clogged',
+    { 'weak-suction': 'often', 'bad-smell': 'often' },
+    { 'exhaust-filter-look=exhaust-clogged': 'always', 'inlet-vacuum=machine-weak': 'rarely' },
+    ['Fit a new exhaust filter', 2, 'outside', ['filter']],
+  ),
+  fault(
+    'exhaust-filter-apart',
+    'Exhaust filter fallen apart',
+    { 'blows-dust': 'always' },
+    { 'exhaust-filter-look=exhaust-apart': 'always' },
+    ['Clear its crumbs, fit a new exhaust filter', 4, 'outside', ['filter']],
+  ),
+  fault(
+    'bag-or-bin-full',
+    'Bag or bin over full',
+    {
+      'weak-suction': 'usually',
+      'bad-smell': 'sometimes',
+      'no-suction': 'rarely',
+      'blows-dust': 'rarely',
+      'indicator-red': 'sometimes',
     },
-    basis,
-  },
-  {
-    id: 'exhaust-filter-apart',
-    label: 'Exhaust filter fallen apart',
-    complaints: [{ complaint: 'blows-dust', strength: 'always' }],
-    shows: [{ check: 'exhaust-filter-look', outcome: 'exhaust-apart', strength: 'always' }],
-    repair: {
-      label: 'Clear its crumbs, fit a new exhaust filter',
-      minutes: 4,
-      access: 'outside',
-      parts: ['filter'],
-      power: true,
+    { 'bag-or-bin=over-full': 'always', ...weakEverywhere },
+    ['Empty it', 2, 'outside'],
+  ),
+  fault(
+    'bag-missing',
+    'Bag missing or not seated',
+    { 'blows-dust': 'always' },
+    { 'bag-or-bin=bag-missing': 'always' },
+    ['Fit a bag, clean the motor inlet', 4, 'filter-bay', ['filter']],
+  ),
+  fault(
+    'hose-clogged',
+    'Hose clogged',
+    { 'no-suction': 'usually', 'weak-suction': 'often', 'indicator-red': 'sometimes' },
+    { 'hose-drop=held': 'always', ...losesFrom('hose', 'none') },
+    ['Clear the hose', 5, 'hose-off'],
+  ),
+  fault(
+    'wand-clogged',
+    'Wand clogged',
+    { 'no-suction': 'often', 'weak-suction': 'often' },
+    { 'wand-look=wand-blocked': 'always', ...losesFrom('wand', 'none') },
+    ['Clear the wand', 4, 'outside'],
+  ),
+  fault(
+    'head-duct-clogged',
+    'Duct behind the roll clogged',
+    { 'weak-only-in-floor-mode': 'usually', 'no-suction': 'sometimes', 'weak-suction': 'often' },
+    { 'head-duct-look=duct-blocked': 'always', ...losesFrom('head', 'none') },
+    ['Clear the duct', 5, 'sole-plate'],
+  ),
+  fault(
+    'head-mouth-blocked',
+    'Something across the head’s mouth',
+    { 'weak-only-in-floor-mode': 'often', 'weak-suction': 'sometimes', rattle: 'rarely' },
+    { 'sole-plate-look=mouth-blocked': 'always', ...losesFrom('head', 'weak') },
+    ['Take it out', 2, 'sole-plate'],
+  ),
+  fault(
+    'cyclone-plugged',
+    'Mesh or cyclone plugged',
+    { 'weak-suction': 'usually', 'blows-dust': 'rarely' },
+    { 'cyclone-look=cyclone-matted': 'always', 'filter-look=filter-grey': 'sometimes', ...weakEverywhere },
+    ['Clean the mesh and cones, dry', 15, 'filter-bay'],
+  ),
+  fault(
+    'cones-some-plugged',
+    'Some cones plugged',
+    { 'weak-suction': 'often' },
+    {
+      'cyclone-look=cyclone-some': 'always',
+      'filter-look=filter-grey': 'sometimes',
+      'inlet-vacuum=machine-weak': 'sometimes',
     },
-    basis,
-  },
-  {
-    id: 'bag-or-bin-full',
-    label: 'Bag or bin over full',
-    complaints: [
-      { complaint: 'weak-suction', strength: 'usually' },
-      { complaint: 'bad-smell', strength: 'sometimes' },
-      { complaint: 'no-suction', strength: 'rarely' },
-      { complaint: 'blows-dust', strength: 'rarely' },
-      { complaint: 'indicator-red', strength: 'sometimes' },
-    ],
-    shows: [{ check: 'bag-or-bin', outcome: 'over-full', strength: 'always' }, ...weakEverywhere],
-    repair: { label: 'Empty it', minutes: 2, access: 'outside', power: true },
-    basis,
-  },
-  {
-    id: 'bag-missing',
-    label: 'Bag missing or not seated',
-    complaints: [{ complaint: 'blows-dust', strength: 'always' }],
-    shows: [{ check: 'bag-or-bin', outcome: 'bag-missing', strength: 'always' }],
-    repair: {
-      label: 'Fit a bag, clean the motor inlet',
-      minutes: 4,
-      access: 'filter-bay',
-      parts: ['filter'],
-      power: true,
+    ['Clear the plugged cones from below, dry', 8, 'filter-bay'],
+  ),
+  fault(
+    'hose-split',
+    'Hose split',
+    { 'weak-suction': 'usually' },
+    { 'hose-split=fault': 'always', ...losesFrom('hose', 'weak') },
+    ['Fit a new hose', 6, 'hose-off', ['hose']],
+  ),
+  fault(
+    'handle-cracked',
+    'Handle duct cracked',
+    { 'weak-suction': 'often' },
+    { 'hose-split=handle-cracked': 'always', ...losesFrom('hose', 'weak') },
+    ['Fit a new handle shell', 15, 'handle'],
+  ),
+  fault(
+    'neck-hose-split',
+    'Neck hose split',
+    { 'weak-only-in-floor-mode': 'usually', 'weak-suction': 'often' },
+    { 'neck-hose-split=fault': 'always', ...losesFrom('head', 'weak') },
+    ['Fit a new neck hose', 8, 'sole-plate', ['hose']],
+  ),
+  fault(
+    'changeover-leaking',
+    'Change-over flap leaks',
+    { 'weak-only-in-floor-mode': 'usually', 'weak-suction': 'sometimes' },
+    { 'changeover-look=flap-leaks': 'always', ...losesFrom('head', 'weak') },
+    ['Free and clean the flap', 8, 'hose-off'],
+  ),
+  fault(
+    'seal-leaking',
+    'Motor seal leaks',
+    { 'weak-suction': 'usually', 'blows-dust': 'sometimes' },
+    { 'seal-look=fault': 'usually', ...weakEverywhere },
+    ['Fit or seat the seal', 8, 'filter-bay', ['seal']],
+  ),
+  fault(
+    'bin-gasket-leaking',
+    'Bin gasket leaks',
+    { 'weak-suction': 'usually' },
+    { 'seal-look=bin-gasket-fault': 'always', ...weakEverywhere },
+    ['Fit or seat the gasket', 3, 'outside', ['seal']],
+  ),
+  fault(
+    'pre-filter-disintegrated',
+    'Pre-motor filter falling apart',
+    { 'blows-dust': 'always', 'bad-smell': 'rarely' },
+    {
+      'filter-look=filter-disintegrated': 'usually',
+      'filter-look=filter-torn': 'rarely',
+      'wet-signs=filter-swollen': 'sometimes',
     },
-    basis,
-  },
-  {
-    id: 'hose-clogged',
-    label: 'Hose clogged',
-    complaints: [
-      { complaint: 'no-suction', strength: 'usually' },
-      { complaint: 'weak-suction', strength: 'often' },
-      { complaint: 'indicator-red', strength: 'sometimes' },
-    ],
-    shows: [{ check: 'hose-drop', outcome: 'held', strength: 'always' }, ...losesFrom('hose', 'none')],
-    repair: { label: 'Clear the hose', minutes: 5, access: 'hose-off', power: true },
-    basis,
-  },
-  {
-    id: 'wand-clogged',
-    label: 'Wand clogged',
-    complaints: [
-      { complaint: 'no-suction', strength: 'often' },
-      { complaint: 'weak-suction', strength: 'often' },
-    ],
-    shows: [{ check: 'wand-look', outcome: 'wand-blocked', strength: 'always' }, ...losesFrom('wand', 'none')],
-    repair: { label: 'Clear the wand', minutes: 4, access: 'outside', power: true },
-    basis,
-  },
-  {
-    id: 'head-duct-clogged',
-    label: 'Duct behind the roll clogged',
-    complaints: [
-      { complaint: 'weak-only-in-floor-mode', strength: 'usually' },
-      { complaint: 'no-suction', strength: 'sometimes' },
-      { complaint: 'weak-suction', strength: 'often' },
-    ],
-    shows: [{ check: 'head-duct-look', outcome: 'duct-blocked', strength: 'always' }, ...losesFrom('head', 'none')],
-    repair: { label: 'Clear the duct', minutes: 5, access: 'sole-plate', power: true },
-    basis,
-  },
-  {
-    id: 'head-mouth-blocked',
-    label: 'Something across the head’s mouth',
-    complaints: [
-      { complaint: 'weak-only-in-floor-mode', strength: 'often' },
-      { complaint: 'weak-suction', strength: 'sometimes' },
-      { complaint: 'rattle', strength: 'rarely' },
-    ],
-    shows: [{ check: 'sole-plate-look', outcome: 'mouth-blocked', strength: 'always' }, ...losesFrom('head', 'weak')],
-    repair: { label: 'Take it out', minutes: 2, access: 'sole-plate', power: true },
-    basis,
-  },
-  {
-    id: 'cyclone-plugged',
-    label: 'Mesh or cyclone plugged',
-    complaints: [
-      { complaint: 'weak-suction', strength: 'usually' },
-      { complaint: 'blows-dust', strength: 'rarely' },
-    ],
-    shows: [
-      { check: 'cyclone-look', outcome: 'cyclone-matted', strength: 'always' },
-      { check: 'filter-look', outcome: 'filter-grey', strength: 'sometimes' },
-      ...weakEverywhere,
-    ],
-    repair: { label: 'Clean the mesh and cones, dry', minutes: 15, access: 'filter-bay', power: true },
-    basis,
-  },
-  {
-    id: 'cones-some-plugged',
-    label: 'Some cones plugged',
-    complaints: [{ complaint: 'weak-suction', strength: 'often' }],
-    shows: [
-      { check: 'cyclone-look', outcome: 'cyclone-some', strength: 'always' },
-      { check: 'filter-look', outcome: 'filter-grey', strength: 'sometimes' },
-      { check: 'inlet-vacuum', outcome: 'machine-weak', strength: 'sometimes' },
-    ],
-    repair: { label: 'Clear the plugged cones from below, dry', minutes: 8, access: 'filter-bay', power: true },
-    basis,
-  },
-  {
-    id: 'hose-split',
-    label: 'Hose split',
-    complaints: [{ complaint: 'weak-suction', strength: 'usually' }],
-    shows: [{ check: 'hose-split', outcome: 'fault', strength: 'always' }, ...losesFrom('hose', 'weak')],
-    repair: { label: 'Fit a new hose', minutes: 6, access: 'hose-off', parts: ['hose'], power: true },
-    basis,
-  },
-  {
-    id: 'handle-cracked',
-    label: 'Handle duct cracked',
-    complaints: [{ complaint: 'weak-suction', strength: 'often' }],
-    shows: [{ check: 'hose-split', outcome: 'handle-cracked', strength: 'always' }, ...losesFrom('hose', 'weak')],
-    repair: { label: 'Fit a new handle shell', minutes: 15, access: 'handle', power: true },
-    basis,
-  },
-  {
-    id: 'neck-hose-split',
-    label: 'Neck hose split',
-    complaints: [
-      { complaint: 'weak-only-in-floor-mode', strength: 'usually' },
-      { complaint: 'weak-suction', strength: 'often' },
-    ],
-    shows: [{ check: 'neck-hose-split', outcome: 'fault', strength: 'always' }, ...losesFrom('head', 'weak')],
-    repair: { label: 'Fit a new neck hose', minutes: 8, access: 'sole-plate', parts: ['hose'], power: true },
-    basis,
-  },
-  {
-    id: 'changeover-leaking',
-    label: 'Change-over flap leaks',
-    complaints: [
-      { complaint: 'weak-only-in-floor-mode', strength: 'usually' },
-      { complaint: 'weak-suction', strength: 'sometimes' },
-    ],
-    shows: [{ check: 'changeover-look', outcome: 'flap-leaks', strength: 'always' }, ...losesFrom('head', 'weak')],
-    repair: { label: 'Free and clean the flap', minutes: 8, access: 'hose-off', power: true },
-    basis,
-  },
-  {
-    id: 'seal-leaking',
-    label: 'Motor seal leaks',
-    complaints: [
-      { complaint: 'weak-suction', strength: 'usually' },
-      { complaint: 'blows-dust', strength: 'sometimes' },
-    ],
-    shows: [{ check: 'seal-look', outcome: 'fault', strength: 'usually' }, ...weakEverywhere],
-    repair: { label: 'Fit or seat the seal', minutes: 8, access: 'filter-bay', parts: ['seal'], power: true },
-    basis,
-  },
-  {
-    id: 'bin-gasket-leaking',
-    label: 'Bin gasket leaks',
-    complaints: [{ complaint: 'weak-suction', strength: 'usually' }],
-    shows: [{ check: 'seal-look', outcome: 'bin-gasket-fault', strength: 'always' }, ...weakEverywhere],
-    repair: { label: 'Fit or seat the gasket', minutes: 3, access: 'outside', parts: ['seal'], power: true },
-    basis,
-  },
-  {
-    id: 'pre-filter-disintegrated',
-    label: 'Pre-motor filter falling apart',
-    complaints: [
-      { complaint: 'blows-dust', strength: 'always' },
-      { complaint: 'bad-smell', strength: 'rarely' },
-    ],
-    shows: [
-      { check: 'filter-look', outcome: 'filter-disintegrated', strength: 'usually' },
-      { check: 'filter-look', outcome: 'filter-torn', strength: 'rarely' },
-      { check: 'wet-signs', outcome: 'filter-swollen', strength: 'sometimes' },
-    ],
-    repair: {
-      label: 'Fit a new filter, clean the motor inlet',
-      minutes: 5,
-      access: 'filter-bay',
-      parts: ['filter'],
-      power: true,
-    },
-    basis,
-  },
+    ['Fit a new filter, clean the motor inlet', 5, 'filter-bay', ['filter']],
+  ),
 ];
