@@ -20,8 +20,8 @@ module.exports = {
     only(
       'ui-on-core',
       'ui',
-      '^src/(ui|core|knowledge)/|^src/shop/[^/]+/dto\\.ts$',
-      'ui takes core, knowledge and DTO files',
+      '^src/(ui|core|knowledge)/|^src/shop/([^/]+/dto|readDto|problem)\\.ts$',
+      'ui takes core, knowledge, DTO files and what judges a body by them: the same on both sides',
     ),
     only(
       'workers-on-core',

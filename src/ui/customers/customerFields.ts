@@ -1,4 +1,4 @@
-import type { EditField } from '../sheet/EditSheet';
+import type { EditField } from '../sheet/sheet';
 
 /** The fields of a customer's card. */
 export const customerFields: EditField[] = [

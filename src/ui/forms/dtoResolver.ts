@@ -38,7 +38,8 @@ export function dtoResolver<V extends Values>(
   };
 }
 
-async function troublesOf(dto: () => Promise<DtoClass>, body: object): Promise<readonly FieldTrouble[]> {
+/** What is wrong with a body, by the class that the server reads it with. */
+export async function troublesOf(dto: () => Promise<DtoClass>, body: object): Promise<readonly FieldTrouble[]> {
   // Fetched when the first form is sent: most who look at a screen send nothing.
   const judge = await Promise.all([dto(), import('@/shop/readDto')]).catch(() => null);
   // A server that is away cannot give them either: it judges by the same class when it is there again.

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { EditField } from './EditSheet';
+import type { EditField } from './sheet';
 import type { differences } from './mergeEdits';
 
 /** What two people made of a card, side by side: field by field one of both is chosen. */

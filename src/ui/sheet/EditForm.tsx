@@ -14,7 +14,7 @@ import { pressSender } from '../parts/sendOnce';
 import { Words } from '../parts/Words';
 import { BothVersions } from './BothVersions';
 import { dtoResolver, errorsAt, isAt, type FieldTrouble, type Values } from '../forms/dtoResolver';
-import type { EditField, EditSheetProps } from './EditSheet';
+import type { EditField, EditSheetProps } from './sheet';
 import { differences, merged } from './mergeEdits';
 import { SheetField } from './SheetField';
 

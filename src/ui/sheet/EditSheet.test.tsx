@@ -3,7 +3,8 @@ import { act, cleanup, fireEvent, screen } from '@testing-library/react';
 import { IsOptional, IsString, Length } from 'class-validator';
 import { DeedDto } from '@/shop/deed/dto';
 import { furnishBrowser, stand } from '../testBench.fixture';
-import { EditSheet, type EditField } from './EditSheet';
+import { EditSheet } from './EditSheet';
+import type { EditField } from './sheet';
 
 /** What the server would read. */
 class CardDto extends DeedDto {

@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Ref } from 'react';
 import { DayField } from '../parts/DayField';
-import type { EditField } from './EditSheet';
+import type { EditField } from './sheet';
 
 interface Props {
   field: EditField;

@@ -1,11 +1,9 @@
 'use client';
 
-import { plainToInstance } from 'class-transformer';
-import { validate, type ValidationError } from 'class-validator';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Visit } from '@/shop/jobView/dto';
 import type { MachineListView } from '@/shop/machines/dto';
-import { TakeInDto } from '@/shop/takeIn/dto';
+import { troublesOf, type FieldTrouble } from '../forms/dtoResolver';
 import { draftKeeper } from '../parts/draftKeeper';
 import type { Refusal } from '../parts/post';
 import { pressSender } from '../parts/sendOnce';
@@ -106,6 +104,8 @@ export const EMPTY: TakeInValues = {
 
 /** The key is chosen when it is sent; the form is judged without it. */
 const ANY_KEY = '00000000-0000-4000-8000-000000000000';
+
+const judge = async () => (await import('@/shop/takeIn/dto')).TakeInDto;
 
 /** Where the server names a field otherwise than the form does. */
 const FIELDS: Partial<Record<keyof TakeInValues, string>> = {
@@ -210,7 +210,7 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
       if (busy) return;
       setRefusal(null);
       const body = toBody(values);
-      const found = missing(values, await validate(plainToInstance(TakeInDto, { ...body, key: ANY_KEY })));
+      const found = missing(values, await troublesOf(judge, { ...body, key: ANY_KEY }));
       setProblems(found);
       if (Object.keys(found).length > 0) return setAsked((n) => n + 1);
       setBusy(true);
@@ -294,17 +294,9 @@ function toBody(v: TakeInValues) {
   };
 }
 
-function missing(v: TakeInValues, errors: ValidationError[]): Record<string, string> {
+function missing(v: TakeInValues, troubles: readonly FieldTrouble[]): Record<string, string> {
   const found: Record<string, string> = {};
-  const walk = (list: ValidationError[], parent: string) => {
-    for (const e of list) {
-      const field = parent ? `${parent}.${e.property}` : e.property;
-      const first = Object.values(e.constraints ?? {})[0];
-      if (first) found[field] = first;
-      walk(e.children ?? [], field);
-    }
-  };
-  walk(errors, '');
+  for (const { field, message } of troubles) found[field] ??= message;
   if (!v.machine && !v.isNew) found.machineId = 'Which machine? Find it, or add it as new.';
   if (v.isNew && !v.machine && !v.customer && !v.isNewCustomer)
     found.customerId = 'Whose is it? Find them, or add them as new.';
