@@ -27,8 +27,10 @@ const PATIENCE_MS = {
  * A pool of connections, each of them bounded in how long it waits: to be let in, for a statement, for a row that somebody
  * holds, for an answer of a server that is frozen.
  * @param more.patient without bounds on statements, for changes of the schema
+ * @param more.letInMs how long it waits to be let in, ms; the tests wait long: no time decides them
  */
-export function connect(url: string, more: { max?: number; patient?: boolean } = {}): Knex {
+export function connect(url: string, more: { max?: number; patient?: boolean; letInMs?: number } = {}): Knex {
+  const { letInMs = PATIENCE_MS.connect } = more;
   const bounded = more.patient
     ? ''
     : ` -c statement_timeout=${PATIENCE_MS.statement} -c lock_timeout=${PATIENCE_MS.lock} -c idle_in_transaction_session_timeout=${PATIENCE_MS.idleInTransaction}`;
@@ -39,12 +41,12 @@ export function connect(url: string, more: { max?: number; patient?: boolean } =
       application_name: 'gritkeeper',
       // Every statement here is short: compiling one takes a hundred times as long as running it.
       options: `-c jit=off${bounded}`,
-      connectionTimeoutMillis: PATIENCE_MS.connect,
+      connectionTimeoutMillis: letInMs,
       ...(more.patient ? {} : { query_timeout: PATIENCE_MS.answer }),
       keepAlive: true,
     } as Knex.PgConnectionConfig,
     pool: { min: 0, max: more.max ?? 10 },
-    acquireConnectionTimeout: PATIENCE_MS.pool,
+    acquireConnectionTimeout: Math.max(PATIENCE_MS.pool, letInMs),
     // A failed statement must not carry what it was given into a log.
     compileSqlOnError: false,
     // What it would say past our log is thrown as well, and logged there.
