@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { repairedFault } from '@/core/diagnosis/doing';
@@ -8,17 +9,10 @@ import { lineSplits } from '@/core/diagnosis/lineSplit';
 import { knowledge } from '@/knowledge';
 import type { AssessmentView, OddsView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
-import { AgreeWork } from '../agree/AgreeWork';
 import { LineBoard } from '../board/LineBoard';
-import { MachineDrawing } from '../drawing/MachineDrawing';
 import type { StationState } from '../board/stationState';
 import { FindWork } from '../find/FindWork';
-import { FitWork } from '../fit/FitWork';
-import { HandBackWork } from '../handBack/HandBackWork';
 import { Notice } from '../parts/Notice';
-import { ProveWork } from '../prove/ProveWork';
-import { StripWork } from '../strip/StripWork';
-import { VisitWork } from '../visit/VisitWork';
 import NextLink from '../theme/NextLink';
 import { faultOf } from '../job/labels';
 import { STAGES, type StageId } from '../job/stages';
@@ -32,6 +26,15 @@ import { useJob } from '../job/useJob';
 import { classes, Words } from '../parts/Words';
 import { TextLink } from '../parts/TextLink';
 import styles from './job.module.css';
+
+// Each stage is fetched when it is come to: at Find nobody needs what Agree or the tray are made of.
+const VisitWork = dynamic(() => import('../visit/VisitWork').then((m) => m.VisitWork));
+const AgreeWork = dynamic(() => import('../agree/AgreeWork').then((m) => m.AgreeWork));
+const StripWork = dynamic(() => import('../strip/StripWork').then((m) => m.StripWork));
+const FitWork = dynamic(() => import('../fit/FitWork').then((m) => m.FitWork));
+const ProveWork = dynamic(() => import('../prove/ProveWork').then((m) => m.ProveWork));
+const HandBackWork = dynamic(() => import('../handBack/HandBackWork').then((m) => m.HandBackWork));
+const MachineDrawing = dynamic(() => import('../drawing/MachineDrawing').then((m) => m.MachineDrawing));
 
 /** One job: the stages as a rail, the board at the top, the stage's work below, the machine's past at the side. */
 export function JobScreen({
@@ -48,6 +51,7 @@ export function JobScreen({
   me: string;
 }) {
   const router = useRouter();
+  const [drawn, setDrawn] = useState(false);
   const desk = useJob(initial, told);
   const { job, odds } = desk;
   const { addedStations } = job.machine;
@@ -165,19 +169,21 @@ export function JobScreen({
         </div>
         <div className={styles.beside}>
           {stage === 'find' && (
-            <details className={classes('no-print', styles.fold)}>
+            <details className={classes('no-print', styles.fold)} onToggle={(e) => setDrawn(e.currentTarget.open)}>
               <Words as="summary">The machine from its side</Words>
-              <MachineDrawing
-                kind={kind.id}
-                open={job.open}
-                title={`${job.machine.model}: where the odds are`}
-                points={Object.fromEntries(
-                  Object.entries(states).flatMap(([id, s]) =>
-                    s.odds !== undefined && s.odds >= 0.05 ? [[id, String(Math.round(100 * s.odds))]] : [],
-                  ),
-                )}
-                onChoose={setChosen}
-              />
+              {drawn && (
+                <MachineDrawing
+                  kind={kind.id}
+                  open={job.open}
+                  title={`${job.machine.model}: where the odds are`}
+                  points={Object.fromEntries(
+                    Object.entries(states).flatMap(([id, s]) =>
+                      s.odds !== undefined && s.odds >= 0.05 ? [[id, String(Math.round(100 * s.odds))]] : [],
+                    ),
+                  )}
+                  onChoose={setChosen}
+                />
+              )}
             </details>
           )}
           <MachinePast desk={desk} />
