@@ -38,13 +38,13 @@ export function useDeedForm<V extends Values>(wanted: Wanted<V>): UseFormReturn<
       fieldOf,
     ),
   });
-  const { setValue, getFieldState, subscribe, setError, handleSubmit, getValues } = form;
+  const { setValue, subscribe, setError, handleSubmit, getValues } = form;
   useEffect(() => {
     let here = true;
     void keptTexts.read(draft).then((texts) => {
       for (const [field, name] of kept)
-        if (here && texts[name] !== undefined && !getFieldState(field).isDirty)
-          setValue(field, texts[name] as PathValue<V, Path<V>>);
+        // What was typed meanwhile is in it already.
+        if (here && texts[name] !== undefined) setValue(field, texts[name] as PathValue<V, Path<V>>);
     });
     const leave = subscribe({
       formState: { values: true },
@@ -57,7 +57,7 @@ export function useDeedForm<V extends Values>(wanted: Wanted<V>): UseFormReturn<
       here = false;
       leave();
     };
-  }, [draft, kept, getFieldState, setValue, subscribe]);
+  }, [draft, kept, setValue, subscribe]);
   // A refusal of the desk is this form's while its own press was the last.
   const [place] = useState({ fieldOf });
   const [isOurs, setOurs] = useState(false);

@@ -17,6 +17,7 @@ import NextLink from '../theme/NextLink';
 import { faultOf } from '../job/labels';
 import { STAGES, type StageId } from '../job/stages';
 import { FoldedBoard } from './FoldedBoard';
+import { FromItsSide } from './FromItsSide';
 import { JobBook } from './JobBook';
 import { JobGauges } from './JobGauges';
 import { JobConflict } from '../job/JobConflict';
@@ -34,7 +35,6 @@ const StripWork = dynamic(() => import('../strip/StripWork').then((m) => m.Strip
 const FitWork = dynamic(() => import('../fit/FitWork').then((m) => m.FitWork));
 const ProveWork = dynamic(() => import('../prove/ProveWork').then((m) => m.ProveWork));
 const HandBackWork = dynamic(() => import('../handBack/HandBackWork').then((m) => m.HandBackWork));
-const MachineDrawing = dynamic(() => import('../drawing/MachineDrawing').then((m) => m.MachineDrawing));
 
 /** One job: the stages as a rail, the board at the top, the stage's work below, the machine's past at the side. */
 export function JobScreen({
@@ -51,7 +51,6 @@ export function JobScreen({
   me: string;
 }) {
   const router = useRouter();
-  const [drawn, setDrawn] = useState(false);
   const desk = useJob(initial, told);
   const { job, odds } = desk;
   const { addedStations } = job.machine;
@@ -169,22 +168,17 @@ export function JobScreen({
         </div>
         <div className={styles.beside}>
           {stage === 'find' && (
-            <details className={classes('no-print', styles.fold)} onToggle={(e) => setDrawn(e.currentTarget.open)}>
-              <Words as="summary">The machine from its side</Words>
-              {drawn && (
-                <MachineDrawing
-                  kind={kind.id}
-                  open={job.open}
-                  title={`${job.machine.model}: where the odds are`}
-                  points={Object.fromEntries(
-                    Object.entries(states).flatMap(([id, s]) =>
-                      s.odds !== undefined && s.odds >= 0.05 ? [[id, String(Math.round(100 * s.odds))]] : [],
-                    ),
-                  )}
-                  onChoose={setChosen}
-                />
+            <FromItsSide
+              kind={kind.id}
+              open={job.open}
+              title={`${job.machine.model}: where the odds are`}
+              points={Object.fromEntries(
+                Object.entries(states).flatMap(([id, s]) =>
+                  s.odds !== undefined && s.odds >= 0.05 ? [[id, String(Math.round(100 * s.odds))]] : [],
+                ),
               )}
-            </details>
+              onChoose={setChosen}
+            />
           )}
           <MachinePast desk={desk} />
           <JobGauges desk={desk} />

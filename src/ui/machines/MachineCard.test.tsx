@@ -172,7 +172,8 @@ test('a year that is no number is not sent with a corrected card', async () => {
   show();
   await settle();
   fireEvent.click(screen.getByRole('button', { name: 'Correct the card' }));
-  const sheet = within(await screen.findByRole('dialog'));
+  await screen.findByLabelText('Made in');
+  const sheet = within(screen.getByRole('dialog'));
   fireEvent.change(sheet.getByLabelText('Made in'), { target: { value: '20x9' } });
   fireEvent.click(sheet.getByRole('button', { name: 'Save' }));
   await settle();

@@ -29,6 +29,7 @@ export function Chooser<T>({ label, url, row, keyOf, onChoose, nothing, problem,
   const address = words.trim() === '' ? null : url(words);
   const {
     data: rows = [],
+    isError,
     isFetching: looking,
     isPlaceholderData: isOld,
   } = useQuery({
@@ -58,7 +59,9 @@ export function Chooser<T>({ label, url, row, keyOf, onChoose, nothing, problem,
       options={address ? rows : []}
       loading={looking}
       loadingText="Looking …"
-      noOptionsText={words.trim() === '' ? 'Type to find.' : nothing}
+      noOptionsText={
+        words.trim() === '' ? 'Type to find.' : isError ? 'The server does not answer: type on to try again.' : nothing
+      }
       filterOptions={(x) => x}
       getOptionLabel={() => words}
       getOptionKey={keyOf}

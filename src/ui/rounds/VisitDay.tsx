@@ -20,7 +20,7 @@ export function VisitDay({ customer }: { customer: RoundGroup['customer'] }) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const { control, handleSubmit, setError } = useForm({
+  const { control, handleSubmit, setError, formState } = useForm({
     defaultValues: { day: customer.visitOn ?? '', words: customer.visitWords },
     resolver: dtoResolver(
       async () => (await import('@/shop/rounds/dto')).AgreeVisitDto,
@@ -84,7 +84,7 @@ export function VisitDay({ customer }: { customer: RoundGroup['customer'] }) {
             )}
           />
           <FormText control={control} name="words" size="small" label="In their words" sx={{ width: 300 }} />
-          <Button type="submit" size="small" variant="contained" sx={{ mt: 0.5 }}>
+          <Button type="submit" size="small" variant="contained" disabled={formState.isSubmitting} sx={{ mt: 0.5 }}>
             Agree it
           </Button>
           {customer.visitOn && (

@@ -48,7 +48,7 @@ const sheet = async (more: object = {}) => {
     />,
   );
   // The form itself is fetched when a sheet is opened.
-  await screen.findByRole('dialog');
+  await screen.findByRole('button', { name: /^Save/ });
   return onDone;
 };
 const type = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });

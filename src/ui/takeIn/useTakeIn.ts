@@ -208,12 +208,16 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
     },
     async send() {
       if (busy) return;
+      // From the press on: the judge is fetched the first time, and a second press meanwhile is none.
+      setBusy(true);
       setRefusal(null);
       const body = toBody(values);
       const found = missing(values, await troublesOf(judge, { ...body, key: ANY_KEY }));
       setProblems(found);
-      if (Object.keys(found).length > 0) return setAsked((n) => n + 1);
-      setBusy(true);
+      if (Object.keys(found).length > 0) {
+        setBusy(false);
+        return setAsked((n) => n + 1);
+      }
       await draft.settle();
       const sent = await press<{ job: number; tag: string }>('/api/v1/jobs', body, setInDoubt);
       if (sent.ok) {
