@@ -242,7 +242,7 @@ test('an instrument of the shop is offered where it measures; its calibration ru
   await type('Protective earth, Ω', '0.08');
   await type('Insulation, MΩ', '45');
   await type('Touch current, mA', '0.1');
-  await type('Protective-conductor current, mA', '0.4');
+  await type('Earth-conductor current, mA', '0.4');
   for (const [field, choice] of [
     ['Looked over', /^Sound/],
     ['Its switch during insulation', 'On'],

@@ -12,9 +12,9 @@ export interface Chemistry {
 
 /** Limits as makers' sheets give them, from memory; the maker's own win. */
 export const CHEMISTRIES = [
-  { id: 'li-ion', label: 'Lithium-ion, 3.6 V (NMC, LCO)', leastV: 2.5, emptyV: 3, mostV: 4.25 },
-  { id: 'lfp', label: 'Lithium iron phosphate, 3.2 V', leastV: 2, emptyV: 2.8, mostV: 3.7 },
-  { id: 'nimh', label: 'Nickel-metal hydride, 1.2 V', leastV: 0.8, emptyV: 1.1, mostV: 1.6 },
+  { id: 'li-ion', label: 'Li-ion, 3.6 V (NMC, LCO)', leastV: 2.5, emptyV: 3, mostV: 4.25 },
+  { id: 'lfp', label: 'Iron phosphate (LFP), 3.2 V', leastV: 2, emptyV: 2.8, mostV: 3.7 },
+  { id: 'nimh', label: 'Nickel-metal (NiMH), 1.2 V', leastV: 0.8, emptyV: 1.1, mostV: 1.6 },
   { id: 'lead', label: 'Lead-acid, 2 V', leastV: 1.85, emptyV: 1.97, mostV: 2.4 },
 ] as const satisfies readonly Chemistry[];
 

@@ -43,10 +43,18 @@ export interface Circle {
   sense: 1 | -1;
 }
 
+export interface Bar {
+  name: string;
+  value: number;
+  odd?: boolean;
+  /** The reading is off the scale: drawn higher than all others, and told as this (`OL`), not as a number. */
+  over?: string;
+}
+
 /** What the screen draws, in numbers. */
 export type Drawing =
   | { draw: 'chart'; label: string; x: Quantity | 'date'; y: Quantity; series: Series[] }
-  | { draw: 'bars'; label: string; y: string; bars: { name: string; value: number; odd?: boolean }[]; limit?: number }
+  | { draw: 'bars'; label: string; y: string; bars: Bar[]; limit?: number }
   | {
       draw: 'belt';
       circles: [Circle, Circle];

@@ -194,6 +194,18 @@ describe('roll', () => {
       expect(feeds!.plan).toBeUndefined();
     }
   });
+  test('a few days of wear are a guess of the years to come: it is said, and no plan is made of it', () => {
+    const a = answerOf(
+      'roll',
+      exampleOf('roll', { readings: '2026-09-01 8.5 mm\n2026-09-02 8.5 mm\n2026-09-03 8.49 mm' }),
+    );
+    expect(a).toMatchObject({ tone: 'doubt', says: expect.stringMatching(/^Next cam step perhaps /) });
+    expect(
+      a.notes!.some((n) => n.sort === 'range' && /2 days of wear tell little of \d+ days to come/.test(n.text)),
+    ).toBe(true);
+    expect(a.feeds!.plan).toBeUndefined();
+    expect(answerOf('roll', exampleOf('roll')).says).toMatch(/ about /);
+  });
   test('one day is enough to say what to do now', () => {
     const now = (standOut: string, more: RawValues = {}) =>
       answerOf('roll', exampleOf('roll', { readings: `2026-01-01 ${standOut}`, ...more })).says;
@@ -491,6 +503,27 @@ describe('supply, safety, winding', () => {
     });
     const steps = '1.2 2.4 1.21 2.41 1.2 2.39 1.19 2.4 1.2 2.4';
     expect(bars(steps).tone).toBe('bad');
+  });
+  test('bars that are open are named as open, not by a percentage; bars that are alike open are never sound', () => {
+    const bars = (readings: string) => answerOf('winding', exampleOf('winding', { readings, toShaft: '200 Mohm' }));
+    const one = bars('0.3 0.3 0.3 0.3 0.3 0.3 0.3 OL 0.3 0.3 0.3 0.3');
+    expect(one).toMatchObject({ says: 'Open coil or bad joint at bars 8–9.', tone: 'bad' });
+    expect(one.figures.find((f) => f.label === 'Furthest from it')).toMatchObject({
+      value: null,
+      remark: 'open at bars 8–9',
+    });
+    expect(one.feeds!.finding).toMatchObject({ check: 'bar-to-bar-ohms', value: 1000 });
+    const drawn = one.drawings!.find((d) => d.draw === 'bars')!;
+    expect(drawn.draw === 'bars' && drawn.bars[7]).toMatchObject({ over: 'OL', odd: true });
+    expect(drawn.draw === 'bars' && Math.max(...drawn.bars.map((b) => b.value))).toBeLessThan(1);
+    for (const readings of [
+      Array(12).fill('OL'),
+      Array(12).fill('5 kohm'),
+      [...Array(7).fill('OL'), ...Array(5).fill('0.3')],
+    ])
+      expect(problemsOf('winding', exampleOf('winding', { readings: readings.join('\n'), toShaft: 'OL' }))).toEqual([
+        'readings',
+      ]);
   });
   test('an edge that leads and is burnt sits the wrong way round', () => {
     const brush = (burnt: string) => answerOf('winding', exampleOf('winding', { asks: 'brush', burnt }));

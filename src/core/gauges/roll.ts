@@ -7,6 +7,8 @@ const DAY_MS = 86_400_000;
 const dayText = (day: number) => new Date(day * DAY_MS).toISOString().slice(0, 10);
 /** Beyond this a forecast is a guess. */
 const FAR_DAYS = 3 * 365;
+/** A forecast further ahead than so many times the days that were measured is a guess. Common practice, no source. */
+const FAR_SPANS = 4;
 /** Beyond this no day is named: nobody keeps a roll so long. */
 const NEVER_DAYS = 15 * 365;
 
@@ -17,10 +19,10 @@ const fields = {
     [1, 60],
     { hint: 'a line each: 2026-03-14 8.5 mm' },
   ),
-  reach: quantity('length', 'Stand-out that still reaches, this cam step', [0, 40], {
-    hint: 'below it the roll misses the carpet',
+  reach: quantity('length', 'Still reaches, down to', [0, 40], {
+    hint: 'stand-out at this cam step; below it the roll misses the carpet',
   }),
-  step: quantity('length', 'One cam step lowers the roll by', [0, 10], { hint: '0 when there is no cam' }),
+  step: quantity('length', 'A cam step lowers it by', [0, 10], { hint: '0 when there is no cam' }),
   steps: count('Cam steps still left', [0, 12]),
   worn: quantity('length', 'Replace below', [0.2, 30], { hint: 'hard against the wear mark' }),
 };
@@ -98,6 +100,14 @@ export const roll = gauge({
     const notes: Note[] = [];
     if (readings.length < 3)
       notes.push({ sort: 'range', text: 'Two readings make a line but no certainty: it may be off by half.' });
+    const span = last.day - readings[0]!.day;
+    const next = stepDay !== null && stepDay < doneDay ? stepDay : doneDay;
+    const isGuess = next > now && next - last.day > FAR_SPANS * span;
+    if (isGuess)
+      notes.push({
+        sort: 'range',
+        text: `${span === 1 ? 'One day' : `${span} days`} of wear ${span === 1 ? 'tells' : 'tell'} little of ${Math.round(next - last.day)} days to come: measure again in some weeks.`,
+      });
     if (doneDay - now > FAR_DAYS) notes.push({ sort: 'range', text: 'More than three years ahead: a guess.' });
     if (stepDay !== null)
       figures.push({
@@ -113,6 +123,7 @@ export const roll = gauge({
       remark: dayText(doneDay),
     });
     const due = stepDay !== null && stepDay < doneDay ? stepDay : null;
+    const about = isGuess ? 'perhaps' : 'about';
     const first = Math.min(...points.map((p) => p[0]));
     const until = Math.max(doneDay, last.day + 1) * DAY_MS;
     return {
@@ -121,8 +132,8 @@ export const roll = gauge({
           ? 'The roll is done: replace it.'
           : due !== null && due <= now
             ? `Turn the cam a step now; a new roll about ${dayText(doneDay)}.`
-            : `${due === null ? '' : `Next cam step about ${dayText(due)}, a `}${due === null ? 'A ' : ''}new roll about ${dayText(doneDay)}.`,
-      tone: doneDay <= now ? 'bad' : due !== null && due <= now ? 'doubt' : 'good',
+            : `${due === null ? '' : `Next cam step ${about} ${dayText(due)}, a `}${due === null ? 'A ' : ''}new roll ${about} ${dayText(doneDay)}.`,
+      tone: doneDay <= now ? 'bad' : (due !== null && due <= now) || isGuess ? 'doubt' : 'good',
       figures,
       notes,
       drawings: [
@@ -145,7 +156,8 @@ export const roll = gauge({
       ],
       feeds: {
         finding,
-        plan: { item: 'bristles', dueOn: dayText(Math.max(now, due ?? doneDay)) },
+        // A guess is no date for a plan.
+        ...(!isGuess && { plan: { item: 'bristles', dueOn: dayText(Math.max(now, due ?? doneDay)) } }),
       },
     };
   },

@@ -59,7 +59,7 @@ const fields = {
   switchOn: choice('Its switch during insulation', { unknown: 'Not known', on: 'On', off: 'Off' }),
   polarity: choice('Polarity', { none: 'Not tested, or no matter', right: 'Right', reversed: 'Reversed' }),
   touch: quantity('current', 'Touch current', [0, 10], { unit: 'mA', optional: true }),
-  protective: quantity('current', 'Protective-conductor current', [0, 10], {
+  protective: quantity('current', 'Earth-conductor current', [0, 10], {
     unit: 'mA',
     optional: true,
     when: { field: 'protection', is: ['I'] },

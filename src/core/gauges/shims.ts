@@ -17,7 +17,7 @@ const fields = {
   gap: quantity('length', 'Float without washers', [0.01, 12], { hint: 'how far the shaft moves end to end' }),
   floatLeast: quantity('length', 'Float wanted, least', [0, 5]),
   floatMost: quantity('length', 'Float wanted, most', [0, 5]),
-  standOff: quantity('length', 'Fan stand-off without washers', [-5, 20]),
+  standOff: quantity('length', 'Stand-off without washers', [-5, 20], { hint: 'of the fan' }),
   standOffLeast: quantity('length', 'Stand-off wanted, least', [-5, 20]),
   standOffMost: quantity('length', 'Stand-off wanted, most', [-5, 20]),
 };

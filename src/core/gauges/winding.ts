@@ -10,6 +10,10 @@ import { refuse } from './readFields';
 const LEAST_TO_FRAME_OHM = 2e6;
 /** Twins of one make differ by so much. Common practice, no source. */
 const TWINS_DIFFER = 0.05;
+/** From bar to bar no armature of a floor machine reads as much: the probes do not touch. Common practice, no source. */
+const MOST_BAR_TO_BAR_OHM = 500;
+/** More than ten times the median is told as "open", not as a number. */
+const MOST_SPREAD_PERCENT = 1000;
 
 const coil = { when: { field: 'asks', is: ['winding'] } } as const;
 const bars = { when: { field: 'asks', is: ['bars'] } } as const;
@@ -128,6 +132,15 @@ function commutator(v: Values): GaugeAnswer {
   const ohms = v.readings!.map((r) => r.ohm);
   const { median, spread, odd } = oddBars(ohms);
   if (!(median > 0)) refuse('readings', 'Half of them are nothing: a shorted commutator, or the meter’s leads.');
+  // Alike they may be, but alike open: never "sound".
+  if (median > MOST_BAR_TO_BAR_OHM)
+    refuse(
+      'readings',
+      `Half of them read ${formatQuantity('resistance', median)} or more, which no armature does from bar to bar: clean the bars, press the probes on, and measure again.`,
+    );
+  const opens = odd.filter((o) => o.ohm >= OVER_RANGE_OHM);
+  const highest = Math.max(...ohms.filter((x) => x < OVER_RANGE_OHM));
+  const spreadPercent = Math.min(MOST_SPREAD_PERCENT, 100 * spread);
   const pair = (b: [number, number]) => `${b[0]}–${b[1]}`;
   const sorts = odd.length === 0 ? twoSorts(ohms) : null;
   const leaks = v.toShaft !== undefined && v.toShaft < LEAST_TO_FRAME_OHM;
@@ -150,12 +163,17 @@ function commutator(v: Values): GaugeAnswer {
         ? []
         : [{ label: 'Bar to shaft', value: v.toShaft, quantity: 'resistance' as const }]),
       { label: 'Median', value: median, quantity: 'resistance' },
-      { label: 'Furthest from it', value: 100 * spread, quantity: 'percent' },
+      {
+        label: 'Furthest from it',
+        value: opens.length > 0 ? null : 100 * spread,
+        quantity: 'percent',
+        ...(opens.length > 0 && { remark: `open at bars ${opens.map((o) => pair(o.bars)).join(', ')}` }),
+      },
       ...odd.map((o): Figure => ({
         label: `Bars ${pair(o.bars)}`,
         value: o.ohm,
         quantity: 'resistance',
-        remark: `${o.is}, score ${o.score.toFixed(1)}`,
+        remark: o.ohm >= OVER_RANGE_OHM ? o.is : `${o.is}, score ${o.score.toFixed(1)}`,
       })),
     ],
     notes: [
@@ -182,10 +200,15 @@ function commutator(v: Values): GaugeAnswer {
         label: 'Resistance from bar to bar',
         y: 'Ω',
         limit: median,
-        bars: ohms.map((value, i) => ({ name: String(i + 1), value, odd: odd.some((o) => o.bars[0] === i + 1) })),
+        bars: ohms.map((ohm, i) => ({
+          name: String(i + 1),
+          // An open pair at its hundred million would press all others flat.
+          ...(ohm >= OVER_RANGE_OHM ? { value: 1.3 * highest, over: 'OL' } : { value: ohm }),
+          odd: odd.some((o) => o.bars[0] === i + 1),
+        })),
       },
     ],
-    feeds: { finding: { check: 'bar-to-bar-ohms', value: 100 * spread, unit: '%' } },
+    feeds: { finding: { check: 'bar-to-bar-ohms', value: spreadPercent, unit: '%' } },
   };
 }
 

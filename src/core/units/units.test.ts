@@ -22,6 +22,8 @@ describe('what a technician types', () => {
     ['resistance', '4M7', 4.7e6],
     ['resistance', '1.2 kΩ', 1200],
     ['resistance', 'OL', OVER_RANGE_OHM],
+    ['resistance', '2 GΩ', 2e9],
+    ['resistance', '2 Gohm', 2e9],
     ['pressure', '12,5 kPa', 12.5],
     ['length', '1 in', 25.4],
     ['time', '90 s', 1.5],

@@ -3,7 +3,21 @@ export const UNITS = {
   voltage: { base: 'V', units: { V: 1, mV: 1e-3, kV: 1e3, volt: 1, volts: 1 } },
   resistance: {
     base: 'Ω',
-    units: { Ω: 1, ohm: 1, ohms: 1, mΩ: 1e-3, kΩ: 1e3, MΩ: 1e6, mohm: 1e-3, kohm: 1e3, Mohm: 1e6, k: 1e3, M: 1e6 },
+    units: {
+      Ω: 1,
+      ohm: 1,
+      ohms: 1,
+      mΩ: 1e-3,
+      kΩ: 1e3,
+      MΩ: 1e6,
+      GΩ: 1e9,
+      mohm: 1e-3,
+      kohm: 1e3,
+      Mohm: 1e6,
+      Gohm: 1e9,
+      k: 1e3,
+      M: 1e6,
+    },
   },
   current: { base: 'A', units: { A: 1, mA: 1e-3, amp: 1, amps: 1 } },
   speed: { base: 'r/min', units: { 'r/min': 1, rpm: 1, 'rev/min': 1 } },
@@ -165,7 +179,9 @@ function numberOf(typed: string): number {
 /** Three significant figures and the unit; `OL` for an open circuit. */
 export function formatQuantity(quantity: Quantity, value: number): string {
   if (quantity === 'resistance') {
-    if (value >= OVER_RANGE_OHM) return 'OL';
+    // An insulation tester reads further than a multimeter: 200 MΩ and 2 GΩ are readings, not "over range".
+    if (value === OVER_RANGE_OHM) return 'OL';
+    if (value >= 1e9) return `${figures(value / 1e9)} GΩ`;
     if (value >= 1e6) return `${figures(value / 1e6)} MΩ`;
     if (value >= 1e3) return `${figures(value / 1e3)} kΩ`;
   }

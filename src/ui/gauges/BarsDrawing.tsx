@@ -43,6 +43,10 @@ export function BarsDrawing({ label, y, bars, limit }: Props) {
           barMaxWidth: 46,
           data: bars.map((b) => ({
             value: Number(b.value.toPrecision(4)),
+            ...(b.over && {
+              label: { show: true, position: 'top', formatter: b.over, color: colours.ink, fontFamily: fonts.reading },
+              tooltip: { formatter: `${b.name}: ${b.over}` },
+            }),
             itemStyle: b.odd
               ? {
                   color: colours.lines.drive,

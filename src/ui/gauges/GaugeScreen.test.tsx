@@ -1,6 +1,8 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen } from '@testing-library/react';
+import { HEALTHY } from '@/core/air/healthyMachines';
 import { gauges } from '@/core/gauges/catalogue';
+import { unitFor } from '@/core/units/unitSystem';
 import { isAsked } from '@/core/gauges/fields';
 import { furnishBrowser, stand } from '../testBench.fixture';
 import { GaugeScreen } from './GaugeScreen';
@@ -162,6 +164,42 @@ describe('every drawing', () => {
     expect(places.length > 0).toBe(!PLAIN.includes(way));
     for (const place of places)
       expect([place, document.querySelector(`[data-field="${place}"]`) !== null]).toEqual([place, true]);
+  });
+
+  test.each(Object.entries(HEALTHY).map(([sort, h]) => [sort, h.label]))(
+    'where to hold the manometer is drawn on the sort of machine it is: %s',
+    async (machine) => {
+      const air = gauges.find((g) => g.id === 'air-path')!;
+      const filled = { ...air.example, asks: 'clog', machine };
+      const { unmount } = stand(<GaugeScreen name="air-path" desk={desk} filled={filled} mayKeepUsual={false} />);
+      await settle();
+      const held = [...document.querySelectorAll<SVGElement>('[data-place]')].map((p) => p.dataset.place);
+      expect(held).toEqual(['open0', 'open1', 'open2', 'open3', 'open4']);
+      const said = screen.getByRole('img', { name: /^Stations from the floor/ }).getAttribute('aria-label')!;
+      // Each sort in words of its own, and the one that holds water with its warning.
+      expect(/recovery tank.*nothing wet goes into the manometer/.test(said)).toBe(machine === 'wet');
+      expect(/canister’s inlet/.test(said)).toBe(machine === 'canister');
+      unmount();
+    },
+  );
+
+  test('what was chosen stands there in the words of the field, not by its short name', async () => {
+    const safety = gauges.find((g) => g.id === 'safety-test')!;
+    const filled = { ...safety.example, visual: 'not-done' };
+    stand(<GaugeScreen name="safety-test" desk={desk} filled={filled} mayKeepUsual={false} />);
+    await settle();
+    expect(document.querySelector('[data-place="visual"]')!.textContent).toBe('1 looked overNot yet');
+  });
+
+  test.each(gauges.map((g) => [g.id, g] as const))('of %s: a name with its unit fits into its field', (_id, g) => {
+    // Some thirty letters at 1280 and on a phone; what is cut off is not read.
+    for (const field of Object.values(g.fields)) {
+      const unit = field.sort === 'quantity' ? (field.unit ?? unitFor(field.quantity, 'metric')) : '';
+      if (field.sort === 'quantity' || field.sort === 'count') {
+        const name = unit ? `${field.label}, ${unit}` : field.label;
+        expect([name, name.length <= 32]).toEqual([name, true]);
+      }
+    }
   });
 
   test('what is typed stands at its place; the place of the field at hand is marked, and leads to it', async () => {

@@ -153,7 +153,7 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
           }}
         >
           <Box sx={{ display: 'grid', gap: 1.5, minWidth: 0 }}>
-            <GaugePlaces gauge={name} typed={typed} at={at} />
+            <GaugePlaces gauge={gauge} typed={typed} at={at} />
             <GaugeForm
               fields={gauge.fields}
               typed={typed}

@@ -1,10 +1,12 @@
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
+import type { AnyGauge } from '@/core/gauges/catalogue';
 import type { RawValues } from '@/core/gauges/fields';
 import { fonts } from '../../theme/palette';
 import { bearing, flatBelt, oldAgainstNew, roll, toothedBelt } from './drivePlaces';
 import { DeskOfPlaces, type Place } from './marks';
-import { air, hose, rack, scrubber, weighed } from './otherPlaces';
+import { AIR_PLACES } from './airPlaces';
+import { hose, rack, scrubber, weighed } from './otherPlaces';
 import { bars, brush, cells, cord, leadAcid, safety, shims, supply, twin } from './powerPlaces';
 
 type Chosen = Record<string, Place | undefined>;
@@ -20,7 +22,7 @@ function placeOf(gauge: string, typed: RawValues): Place | undefined {
     case 'roll':
       return roll;
     case 'air-path':
-      return by('asks', { clog: air, filter: hose });
+      return by('asks', { clog: by('machine', AIR_PLACES), filter: hose });
     case 'supply-and-cord':
       return typed['asks'] === 'reading' && typed['roll'] === 'none'
         ? undefined
@@ -51,9 +53,10 @@ function goTo(field: string): void {
  * The thing with the places at which it is measured, named as the fields are. What is typed stands at its place; the place of
  * the field that is being typed into is marked, and a press on a place leads to its field.
  */
-export function GaugePlaces({ gauge, typed, at }: { gauge: string; typed: RawValues; at: string | null }) {
-  const place = placeOf(gauge, typed);
-  const desk = useMemo(() => ({ typed, at, onPick: goTo }), [typed, at]);
+export function GaugePlaces({ gauge, typed, at }: { gauge: AnyGauge; typed: RawValues; at: string | null }) {
+  const { id, fields } = gauge;
+  const place = placeOf(id, typed);
+  const desk = useMemo(() => ({ fields, typed, at, onPick: goTo }), [fields, typed, at]);
   if (!place) return null;
   return (
     <DeskOfPlaces value={desk}>

@@ -1,13 +1,14 @@
 import { createContext, useContext, type ReactNode } from 'react';
-import type { RawValues } from '@/core/gauges/fields';
+import type { Fields, RawValues } from '@/core/gauges/fields';
 
 /** What the places of a drawing know: what is typed, which field is being typed into, and how to get to another. */
 export interface Desk {
+  fields: Fields;
   typed: RawValues;
   at: string | null;
   onPick(field: string): void;
 }
-export const DeskOfPlaces = createContext<Desk>({ typed: {}, at: null, onPick: () => {} });
+export const DeskOfPlaces = createContext<Desk>({ fields: {}, typed: {}, at: null, onPick: () => {} });
 
 /** A thing with the places at which it is measured. */
 export interface Place {
@@ -19,10 +20,14 @@ export interface Place {
   draw: ReactNode;
 }
 
-/** What is typed for a field, short enough for a drawing; a list of readings is no single number. */
-function valueOf(typed: RawValues, field: string | undefined): string {
-  const value = field === undefined ? '' : String(typed[field] ?? '').trim();
-  return value.includes('\n') || value.length > 12 ? '' : value;
+/** What is typed or chosen for a field, short enough for a drawing; a list of readings is no single number. */
+function valueOf({ fields, typed }: Desk, name: string | undefined): string {
+  if (name === undefined) return '';
+  const value = String(typed[name] ?? '').trim();
+  const field = fields[name];
+  const shown =
+    field?.sort === 'choice' ? (field.options.find((o) => o.id === value)?.label.split(/[:,]/)[0] ?? '') : value;
+  return shown.includes('\n') || shown.length > 12 ? '' : shown;
 }
 
 /** Something measured: its name, what is typed for it, and the way to its field. */
@@ -42,8 +47,9 @@ export function Measured({
   anchor?: 'start' | 'middle' | 'end';
   children: ReactNode;
 }) {
-  const { typed, at, onPick } = useContext(DeskOfPlaces);
-  const value = valueOf(typed, field);
+  const desk = useContext(DeskOfPlaces);
+  const { at, onPick } = desk;
+  const value = valueOf(desk, field);
   return (
     <g
       data-measured=""
@@ -64,26 +70,23 @@ export function Measured({
   );
 }
 
-/** A place at which something is held, with the name of its field. */
-export function Spot({
-  x,
-  y,
+/** A place at which something is held, led out to its name: to the left or right of where the line ends. */
+export function Hold({
+  at,
   to,
   name,
   field,
-  anchor = 'middle',
 }: {
-  x: number;
-  y: number;
-  to: number;
+  at: [number, number];
+  to: [number, number];
   name: string;
-  field?: string;
-  anchor?: 'start' | 'middle' | 'end';
+  field: string;
 }) {
+  const isLeft = to[0] < at[0];
   return (
-    <Measured {...(field ? { field } : {})} name={name} x={x} y={to < y ? to - 4 : to + 12} anchor={anchor}>
-      <path d={`M${x} ${y} V${to}`} />
-      <circle cx={x} cy={y} r="3.2" fill="currentColor" />
+    <Measured field={field} name={name} x={to[0] + (isLeft ? -4 : 4)} y={to[1] + 4} anchor={isLeft ? 'end' : 'start'}>
+      <path d={`M${at[0]} ${at[1]} L${to[0]} ${to[1]}`} />
+      <circle cx={at[0]} cy={at[1]} r="3.2" fill="currentColor" />
     </Measured>
   );
 }

@@ -1,36 +1,4 @@
-import { Measured, Part, Rise, Span, Spot, type Place } from './marks';
-
-export const air: Place = {
-  says: 'Stations from the floor to the motor: at the neck, the wand’s upper end, the machine’s inlet, before the filter, at the motor.',
-  line: 'air',
-  height: 104,
-  draw: (
-    <>
-      <path d="M6 62 H44 L58 50 H74" />
-      <path d="M6 62 H44" strokeWidth="6" opacity="0.5" />
-      <path d="M74 46 H150 M74 54 H150" />
-      <path d="M150 46 C170 34 180 66 200 54 S226 40 240 46 M150 54 C170 42 180 74 200 62 S226 48 240 54" />
-      <path d="M240 34 H300 V70 H240 Z M306 38 H322 V66 H306 Z M310 38 V66 M314 38 V66 M318 38 V66" />
-      <circle cx="366" cy="52" r="22" />
-      <path d="M366 38 V66 M352 52 H380" opacity="0.6" />
-      <path d="M300 52 H306 M322 52 H344 M388 52 H430 M422 48 L430 52 L422 56" />
-      <Part x={25} y={80} name="head" anchor="middle" />
-      <Part x={112} y={68} name="wand" anchor="middle" />
-      <Part x={194} y={84} name="hose" anchor="middle" />
-      <Part x={270} y={84} name="bin" anchor="middle" />
-      <Part x={314} y={84} name="filter" anchor="middle" />
-      <Part x={366} y={88} name="motor" anchor="middle" />
-      <Spot x={70} y={50} to={30} name="neck" field="open0" />
-      <Spot x={147} y={50} to={16} name="wand’s upper end" field="open1" />
-      <Spot x={237} y={50} to={30} name="inlet" field="open2" />
-      <Spot x={303} y={52} to={16} name="before the filter" field="open3" />
-      <Measured field="open4" name="at the motor" x={436} y={24} anchor="end">
-        <path d="M340 52 V28" />
-        <circle cx="340" cy="52" r="3.2" fill="currentColor" />
-      </Measured>
-    </>
-  ),
-};
+import { Measured, Part, Rise, Span, type Place } from './marks';
 
 export const hose: Place = {
   says: 'The bore of the hose is its inner diameter; its length is as it is used, stretched out.',

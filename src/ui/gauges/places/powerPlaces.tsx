@@ -188,7 +188,7 @@ export const cells: Place = {
         <g key={i}>
           <rect x={40 + 56 * i} y="34" width="40" height="56" rx="5" opacity={i === 1 ? 1 : 0.55} />
           <path d={`M${54 + 56 * i} 34 V28 H${66 + 56 * i} V34`} opacity={i === 1 ? 1 : 0.55} />
-          <Part x={60 + 56 * i} y={106} name={`${i + 1}`} anchor="middle" />
+          <Part x={60 + 56 * i} y={78} name={`${i + 1}`} anchor="middle" />
         </g>
       ))}
       <Measured field="volts" name="one cell at a time" x={330} y={36} anchor="start">
