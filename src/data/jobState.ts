@@ -177,14 +177,15 @@ const list = (columns: string, from: string, order: string) =>
 const names = (column: string, table: string) =>
   `(select coalesce(json_agg(${column} order by ${column}), '[]') from ${table} where job_id = job.id)`;
 
-const STATE = `select
-  to_jsonb(job) - 'next_action' as job,
-  to_jsonb(machine) - '{search,search_vector}'::text[] as machine,
-  to_jsonb(model) as model,
-  json_build_object('id', customer.id, 'name', customer.name, 'kind', customer.kind, 'phone', customer.phone,
+/** Each member of the state, as it is read of a job. */
+const SECTIONS: Record<keyof JobState, string> = {
+  job: `to_jsonb(job) - 'next_action'`,
+  machine: `to_jsonb(machine) - '{search,search_vector}'::text[]`,
+  model: `to_jsonb(model)`,
+  customer: `json_build_object('id', customer.id, 'name', customer.name, 'kind', customer.kind, 'phone', customer.phone,
     'email', customer.email, 'address', customer.address, 'taxExempt', customer.tax_exempt, 'language', customer.language,
-    'standing', customer.standing) as customer,
-  json_build_object('zone', coalesce(shop.zone, 'UTC'), 'currency', coalesce(shop.currency, 'USD'),
+    'standing', customer.standing)`,
+  shop: `json_build_object('zone', coalesce(shop.zone, 'UTC'), 'currency', coalesce(shop.currency, 'USD'),
     'comebackMinutes', coalesce(shop.comeback_minutes, 90), 'labourMinor', shop.labour_minor,
     'locale', coalesce(shop.locale, 'en'), 'frostMonth', shop.frost_month, 'charges', coalesce(shop.charges, '{}'), 'taxes', coalesce(shop.taxes, '{}'),
     'schools', coalesce(shop.schools, '{}'), 'agreeFirst', coalesce(shop.agree_first, true),
@@ -192,89 +193,87 @@ const STATE = `select
       select part_group, percentile_disc(0.5) within group (order by price_minor) as middle
       from part where shop.labour_minor is not null
         and exists (select from part_station s where s.code = part.code and s.kind = model.kind)
-      group by part_group) g)) as shop,
-  (select coalesce(json_agg(complaint order by complaint), '[]') from job_complaint
-    where job_id = job.id and struck_at is null) as complaints,
-  ${list(
+      group by part_group) g))`,
+  complaints: `(select coalesce(json_agg(complaint order by complaint), '[]') from job_complaint
+    where job_id = job.id and struck_at is null)`,
+  struck: list(
     'c.complaint, c.struck_why as why, p.name as by',
     'job_complaint c left join person p on p.id = c.struck_by where c.job_id = job.id and c.struck_at is not null',
     'complaint',
-  )} as struck,
-  ${names('fault', 'repair_done')} as repairs,
-  ${list('fault, at', 'repair_done where job_id = job.id', 'at')} as "repairedAt",
-  ${list('item, state, words, look_again_on, minutes, at', 'service_done where job_id = job.id', 'at')} as service,
-  ${list('id, item, reading, place, value', 'service_reading where job_id = job.id', 'id')} as "serviceReadings",
-  ${list(
+  ),
+  repairs: names('fault', 'repair_done'),
+  repairedAt: list('fault, at', 'repair_done where job_id = job.id', 'at'),
+  service: list('item, state, words, look_again_on, minutes, at', 'service_done where job_id = job.id', 'at'),
+  serviceReadings: list('id, item, reading, place, value', 'service_reading where job_id = job.id', 'id'),
+  readBefore: list(
     'distinct on (item, place) item, place, value, at',
     'service_reading where machine_id = job.machine_id and job_id <> job.id order by item, place, at desc',
     'item',
-  )} as "readBefore",
-  ${list('item, done_days, of_days', 'operator_care where job_id = job.id', 'item')} as care,
-  ${list(
+  ),
+  care: list('item, done_days, of_days', 'operator_care where job_id = job.id', 'item'),
+  openFaults: list(
     'fault, job_id as job, at',
     'open_fault where machine_id = job.machine_id and mended_in is null and job_id <> job.id',
     'at',
-  )} as "openFaults",
-  ${list(
+  ),
+  plans: list(
     'item, last_done_on, due_on, due_early, due_late, due_by, times, times_on, look_again_on, wear_on, by_its_people',
     'plan where machine_id = job.machine_id',
     'due_on',
-  )} as plans,
-  ${list('fault, shape, scale_years', 'own_life where kind = model.kind', 'fault')} as "ownLives",
-  ${names('sign', 'arrival_sign')} as signs,
-  ${names('step', 'rebuild_tick')} as ticks,
-  ${list('step, state, at', 'strip_step where job_id = job.id', 'at')} as stripped,
-  coalesce((select changes from model_procedure where model_id = machine.model_id order by version desc limit 1), '[]')
-    as procedure,
-  ${list(
+  ),
+  ownLives: list('fault, shape, scale_years', 'own_life where kind = model.kind', 'fault'),
+  signs: names('sign', 'arrival_sign'),
+  ticks: names('step', 'rebuild_tick'),
+  stripped: list('step, state, at', 'strip_step where job_id = job.id', 'at'),
+  procedure: `coalesce((select changes from model_procedure where model_id = machine.model_id order by version desc limit 1), '[]')`,
+  modelPhotographs: list(
     'mp.step, mp.photograph_id as id',
     'model_photograph mp join photograph g on g.id = mp.photograph_id where mp.model_id = machine.model_id and g.removed_at is null',
     'id',
-  )} as "modelPhotographs",
-  ${list('id, step, what, count, settled', 'fastener_loss where job_id = job.id', 'id')} as losses,
-  ${list('id, station, text', 'condition_mark where job_id = job.id', 'id')} as marks,
-  ${list(
+  ),
+  losses: list('id, step, what, count, settled', 'fastener_loss where job_id = job.id', 'id'),
+  marks: list('id, station, text', 'condition_mark where job_id = job.id', 'id'),
+  cleared: list(
     'c.caution, c.how, c.at, p.name as by',
     'cleared_caution c join person p on p.id = c.cleared_by where c.job_id = job.id',
     'at',
-  )} as cleared,
-  ${list(
+  ),
+  findings: list(
     'f.id, f.check_id, f.outcome, f.value, f.unit, f.condition, f.at, f.revoked_at, p.name as person',
     'finding f left join person p on p.id = f.person_id where f.job_id = job.id',
     'id',
-  )} as findings,
-  ${list(
+  ),
+  fitted: list(
     'f.id, f.code, coalesce(part.label, f.label) as label, part.part_group as "group", f.station, f.quantity, f.why, f.at',
     'fitted_part f left join part on part.code = f.code where f.job_id = job.id and f.taken_back_at is null',
     'id',
-  )} as fitted,
-  ${list('id, kind, what, started_at, ends_at, ended_at', 'wait where job_id = job.id', 'id')} as waits,
-  ${list('id, item, result, before_value, after_value, note, details', 'proof where job_id = job.id', 'id')} as proofs,
-  ${list(
+  ),
+  waits: list('id, kind, what, started_at, ends_at, ended_at', 'wait where job_id = job.id', 'id'),
+  proofs: list('id, item, result, before_value, after_value, note, details', 'proof where job_id = job.id', 'id'),
+  photographs: list(
     'g.id, g.at, g.caption, g.shows, g.width, g.height, p.name as person',
     'photograph g left join person p on p.id = g.person_id where g.job_id = job.id and g.removed_at is null',
     'id',
-  )} as photographs,
-  ${list(
+  ),
+  gauges: list(
     `g.id, g.gauge, g.method_version, g.answer ->> 'says' as says, g.at, p.name as person`,
     'gauge_result g left join person p on p.id = g.person_id where g.job_id = job.id and g.taken_back_at is null',
     'id',
-  )} as gauges,
-  ${list(
+  ),
+  partAges: list(
     'station, max(at) as at',
     'fitted_part where machine_id = job.machine_id and taken_back_at is null group by station',
     'station',
-  )} as "partAges",
-  (select to_json(e) from (select x.id, x.number, x.lines, x.offers, x.terms, x.at, p.name as person
-    from estimate x left join person p on p.id = x.person_id where x.job_id = job.id order by number desc limit 1) e)
-    as estimate,
-  ${list(
+  ),
+  estimate: `(select to_json(e) from (select x.id, x.number, x.lines, x.offers, x.terms, x.at, p.name as person
+    from estimate x left join person p on p.id = x.person_id where x.job_id = job.id order by number desc limit 1) e)`,
+  answers: list(
     `a.id, a.estimate_id, a.says, a.offer, a.way, a.who, a.words, a.declined, a.known, a.signed, a.limit_minor, a.ask_on,
      a.at, p.name as person`,
     'answer a left join person p on p.id = a.person_id where a.job_id = job.id',
     'id',
-  )} as answers,
-  ${list(
+  ),
+  declinedBefore: list(
     `j.id as job, a.at, d as line`,
     `answer a join job j on j.id = a.job_id cross join jsonb_array_elements(a.declined) d
      where j.machine_id = job.machine_id and j.id <> job.id
@@ -282,28 +281,46 @@ const STATE = `select
          where x.machine_id = job.machine_id and r.fault = d ->> 'fault' and r.at > a.at)
        and a.id = (select max(id) from answer l where l.job_id = j.id and l.says <> 'limit')`,
     'at desc',
-  )} as "declinedBefore",
-  ${list('id, kind, year, number, total_minor, corrects, at', 'document where job_id = job.id', 'id')} as documents,
-  ${list('id, how, amount_minor, document_id, at', 'payment where job_id = job.id', 'id')} as payments,
-  ${list(
+  ),
+  documents: list('id, kind, year, number, total_minor, corrects, at', 'document where job_id = job.id', 'id'),
+  payments: list('id, how, amount_minor, document_id, at', 'payment where job_id = job.id', 'id'),
+  links: list(
     'id, expires_at, seen_at, at',
     'customer_link where job_id = job.id and revoked_at is null and expires_at > now()',
     'id',
-  )} as links,
-  ${list('id, subject, state, last_error, at', 'message where job_id = job.id', 'id')} as messages,
-  ${list('fault, who, words, rule, at, job_id as job', 'bridge where machine_id = job.machine_id', 'at')} as bridges,
-  exists (select from practice where job_id = job.id) as practice
-from job
+  ),
+  messages: list('id, subject, state, last_error, at', 'message where job_id = job.id', 'id'),
+  bridges: list('fault, who, words, rule, at, job_id as job', 'bridge where machine_id = job.machine_id', 'at'),
+  practice: `exists (select from practice where job_id = job.id)`,
+};
+
+const FROM = `from job
 join machine on machine.id = job.machine_id
 join model on model.id = machine.model_id
 join customer on customer.id = job.customer_id
 left join shop on true
 where job.id = ?`;
 
+const reading = (names: readonly (keyof JobState)[]) =>
+  `select ${names.map((name) => `${SECTIONS[name]} as "${name}"`).join(',\n')} ${FROM}`;
+
+const STATE = reading(Object.keys(SECTIONS) as (keyof JobState)[]);
+
 /** One job with all that was written to it, in one statement and so of one moment; undefined when it is not there. */
 export async function jobState(db: Db, id: number): Promise<JobState | undefined> {
   const { rows } = await db.raw(STATE, [id]).options(prepared('job-state'));
   return rows[0] as JobState | undefined;
+}
+
+/** The job's own row and a few members of its state anew; undefined when it is not there. */
+export async function jobStateOf<Name extends keyof JobState>(
+  db: Db,
+  id: number,
+  names: readonly Name[],
+): Promise<Pick<JobState, Name | 'job'> | undefined> {
+  const read = ['job' as const, ...names];
+  const { rows } = await db.raw(reading(read), [id]).options(prepared(`job-state:${read.join()}`));
+  return rows[0] as Pick<JobState, Name | 'job'> | undefined;
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { Db } from './database';
+import { prepared, type Db } from './database';
 
 export interface PersonRow {
   id: number;
@@ -117,19 +117,17 @@ export async function personBySession(
   db: Db,
   tokenHash: Buffer,
 ): Promise<{ person: SessionPerson; session: number; locked: boolean; unseenForAMinute: boolean } | undefined> {
-  const row = await db('session')
-    .join('person', 'person.id', 'session.person_id')
-    .where('session.token_hash', tokenHash)
-    .whereNull('person.locked_at')
-    .where('session.expires_at', '>', db.fn.now())
-    .first<(SessionPerson & { unseen: boolean; session: number; locked: boolean }) | undefined>(
-      'person.id',
-      'person.name',
-      'person.role',
-      { session: 'session.id' },
-      db.raw(`session.locked_at is not null as locked`),
-      db.raw(`session.last_seen_at < now() - interval '1 minute' as unseen`),
-    );
+  // Asked of every request: its plan is kept.
+  const { rows } = await db
+    .raw<{ rows: (SessionPerson & { unseen: boolean; session: number; locked: boolean })[] }>(
+      `select person.id, person.name, person.role, session.id as session, session.locked_at is not null as locked,
+         session.last_seen_at < now() - interval '1 minute' as unseen
+       from session join person on person.id = session.person_id
+       where session.token_hash = ? and person.locked_at is null and session.expires_at > now()`,
+      [tokenHash],
+    )
+    .options(prepared('person-by-session'));
+  const [row] = rows;
   if (!row) return undefined;
   const { unseen, session, locked, ...person } = row;
   return { person, session, locked, unseenForAMinute: unseen };

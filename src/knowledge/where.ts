@@ -3,9 +3,15 @@ import { kinds } from './kinds';
 
 const stationsOf = new Map(kinds.map((k) => [k.id, k.lines.flatMap((l) => l.stations.map((s) => s.id))]));
 
+/** Whether a kind has one of these stations. */
+export function hasStation(kindId: string, ...stations: string[]): boolean {
+  const own = stationsOf.get(kindId);
+  return own !== undefined && stations.some((s) => own.includes(s));
+}
+
 /** Kinds that have one of these stations. */
 export function kindsWith(...stations: string[]): string[] {
-  return kinds.filter((k) => stations.some((s) => stationsOf.get(k.id)!.includes(s))).map((k) => k.id);
+  return kinds.filter((k) => hasStation(k.id, ...stations)).map((k) => k.id);
 }
 
 /** Kind id → those of these stations that the kind has; kinds with none are left out. */

@@ -261,28 +261,41 @@ export function inWordsOf(supply: Supply, text: string): string {
 
 /** Those of some cautions that bite on a kind: of its supply, and about a roll only where one can be turned. */
 export function cautionsFor(knowledge: Knowledge, kindId: string, ids: readonly string[]): string[] {
+  const { dead, mute } = perKind(kindCautions, knowledge, kindId, cautionsOfKind);
+  return ids.flatMap((id) => (id === 'unplug-before-opening' ? (dead ?? []) : mute.has(id) ? [] : [id]));
+}
+
+/** What makes a kind dead, and the cautions that say nothing on it. */
+function cautionsOfKind(knowledge: Knowledge, kindId: string): { dead: string | null; mute: ReadonlySet<string> } {
   const kind = knowledge.kinds.find((k) => k.id === kindId);
   const supply = kind?.supply ?? 'mains';
   const stations = new Set(kind?.lines.flatMap((l) => l.stations.map((s) => s.id)));
   const turns = knowledge.checks.some((c) => c.freesRoll && c.kinds.includes(kindId));
-  return ids.flatMap((id) => {
-    if (id === 'unplug-before-opening') return MADE_DEAD[supply].caution ?? [];
-    const caution = knowledge.cautions.find((c) => c.id === id);
-    if (caution?.supplies && !caution.supplies.includes(supply)) return [];
-    if (caution?.onlyWith && !caution.onlyWith.some((s) => stations.has(s))) return [];
-    return caution?.holds === 'spin' && !turns ? [] : [id];
-  });
+  const mute = knowledge.cautions.filter(
+    (c) =>
+      (c.supplies && !c.supplies.includes(supply)) ||
+      (c.onlyWith && !c.onlyWith.some((s) => stations.has(s))) ||
+      (c.holds === 'spin' && !turns),
+  );
+  return { dead: MADE_DEAD[supply].caution, mute: new Set(mute.map((c) => c.id)) };
 }
 
-const kindChecks = new WeakMap<Knowledge, Map<string, Check[]>>();
+type PerKind<T> = WeakMap<Knowledge, Map<string, T>>;
+const kindCautions: PerKind<ReturnType<typeof cautionsOfKind>> = new WeakMap();
+const kindChecks: PerKind<Check[]> = new WeakMap();
+
+/** What follows from the knowledge for a kind, made once: the knowledge never changes. */
+function perKind<T>(kept: PerKind<T>, knowledge: Knowledge, kindId: string, make: (k: Knowledge, id: string) => T): T {
+  let byKind = kept.get(knowledge);
+  if (!byKind) kept.set(knowledge, (byKind = new Map()));
+  let made = byKind.get(kindId);
+  if (made === undefined) byKind.set(kindId, (made = make(knowledge, kindId)));
+  return made;
+}
 
 /** The checks of a kind, with only the aspects, outcomes and cautions that it has, in the words of its supply; made once. */
 export function checksOf(knowledge: Knowledge, kindId: string): Check[] {
-  let byKind = kindChecks.get(knowledge);
-  if (!byKind) kindChecks.set(knowledge, (byKind = new Map()));
-  let checks = byKind.get(kindId);
-  if (!checks) byKind.set(kindId, (checks = wordedChecks(knowledge, kindId)));
-  return checks;
+  return perKind(kindChecks, knowledge, kindId, wordedChecks);
 }
 
 function wordedChecks(knowledge: Knowledge, kindId: string): Check[] {

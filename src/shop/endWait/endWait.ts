@@ -10,6 +10,7 @@ export const endWait = jobDeed({
   roles: everyone,
   summary: 'End the running wait',
   dto: JobDeedDto,
+  touches: ['waits'],
   async work({ db, jobId, tell, change }) {
     const ended = await jobs.endWait(db, jobId);
     refuseIf(ended ? [] : [{ field: 'wait', message: 'No wait is running.' }]);

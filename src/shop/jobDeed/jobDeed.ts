@@ -1,7 +1,15 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { database, inTransaction, type Db } from '@/data/database';
 import { earlierDeed } from '@/data/deeds';
-import { beginJobDeed, endJobDeed, jobState, type JobChange, type JobState, type TimelineLine } from '@/data/jobState';
+import {
+  beginJobDeed,
+  endJobDeed,
+  jobState,
+  jobStateOf,
+  type JobChange,
+  type JobState,
+  type TimelineLine,
+} from '@/data/jobState';
 import { kindById } from '@/knowledge';
 import type { Person } from '../access/person';
 import { claimOf, deedOn, usedOtherwise, type DeedOn, type DeedSpec } from '../deed/deed';
@@ -36,6 +44,8 @@ interface JobDeedSpec<Dto extends JobDeedDto, Ready> extends DeedSpec<Dto> {
   /** What takes long or needs no lock, worked out before the job is held; the work is refused when the job moved on since. */
   prepare?: (state: JobState, dto: Dto) => Promise<Ready>;
   work: (scene: DeedScene, dto: Dto, ready: Ready) => Promise<void>;
+  /** All that it can change of the state beside the job's own row: only this is read anew. Left out, everything is. */
+  touches?: readonly (keyof JobState)[];
   /** The owner did it, by a link that this person made: the book says nobody of the shop. */
   byOwner?: true;
 }
@@ -64,7 +74,7 @@ export function jobDeed<Dto extends JobDeedDto, Ready = undefined>(
       if (begun.job.version !== dto.version || (before && before.job.version !== dto.version))
         throw await conflict(db, jobId, 'Somebody changed this job meanwhile.');
       const state = (await jobState(db, jobId))!;
-      return write(db, person, state, (scene) => spec.work(scene, dto, ready), spec.byOwner ? null : person.id);
+      return write(db, person, state, spec, (scene) => spec.work(scene, dto, ready));
     });
     if (after) foresee(after);
     return answer;
@@ -75,8 +85,8 @@ async function write(
   db: Db,
   person: Person,
   state: JobState,
+  { touches, byOwner }: { touches?: readonly (keyof JobState)[]; byOwner?: true },
   work: (scene: DeedScene) => Promise<void>,
-  personId: number | null,
 ) {
   const { job, machine, model } = state;
   const facts = factsOf(state);
@@ -97,9 +107,11 @@ async function write(
     onceWritten: (more) => void then.push(more),
     also: (name, read) => void beside.push(async (now, after) => ({ [name]: await read(now, after) })),
   });
-  await endJobDeed(db, { jobId: job.id, machineId: machine.id, personId }, change, lines);
+  await endJobDeed(db, { jobId: job.id, machineId: machine.id, personId: byOwner ? null : person.id }, change, lines);
   for (const more of then) await more(db);
-  const after = (await jobState(db, job.id))!;
+  const after: JobState = touches
+    ? { ...state, ...(await jobStateOf(db, job.id, touches))! }
+    : (await jobState(db, job.id))!;
   const answer: JobChanges = { ...changes(facts, factsOf(after)), id: job.id, version: after.job.version };
   for (const read of beside) Object.assign(answer, await read(db, after));
   return { answer, after };

@@ -3,7 +3,7 @@ import { UNITS } from '@/core/units/units';
 import type { ProofAsk, ProofView } from './dto';
 import { cautionsFor, checksOf, type Complaint, type Kind } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
-import { kindsWith } from '@/knowledge/where';
+import { hasStation } from '@/knowledge/where';
 
 export interface ProofItem {
   id: string;
@@ -36,7 +36,7 @@ export function proofItems(
   findings: JobState['findings'] = [],
   bridged: readonly string[] = [],
 ): ProofItem[] {
-  const has = (...stations: string[]) => kindsWith(...stations).includes(kind.id);
+  const has = (...stations: string[]) => hasStation(kind.id, ...stations);
   const checks = new Set(checksOf(knowledge, kind.id).map((c) => c.id));
   const turned = cautionsFor(
     knowledge,

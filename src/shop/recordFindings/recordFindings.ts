@@ -22,6 +22,7 @@ export const recordFindings = jobDeed({
   roles: bench,
   summary: 'Answer checks',
   dto: RecordFindingsDto,
+  touches: ['findings'],
   async work(scene, dto) {
     const { shown } = dto;
     if (shown !== undefined && dto.findings.some((f) => f.check !== shown))

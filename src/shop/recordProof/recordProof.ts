@@ -12,6 +12,7 @@ export const recordProof = jobDeed({
   roles: bench,
   summary: 'Record a proof',
   dto: RecordProofDto,
+  touches: ['proofs'],
   work: (scene, dto) => proveItem(scene, dto),
 });
 

@@ -10,6 +10,7 @@ export const revokeFinding = jobDeed({
   roles: bench,
   summary: 'Take a finding back',
   dto: RevokeFindingDto,
+  touches: ['findings'],
   async work({ db, jobId, person, tell }, dto) {
     const taken = await revokeFindings(db, jobId, [dto.finding], person.id);
     refuseIf(taken === 1 ? [] : [{ field: 'finding', message: 'This finding is not in force in this job.' }]);

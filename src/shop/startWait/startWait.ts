@@ -11,6 +11,7 @@ export const startWait = jobDeed({
   roles: everyone,
   summary: 'Start a wait clock',
   dto: StartWaitDto,
+  touches: ['waits'],
   work: (scene, dto) => beginWait(scene, dto),
 });
 

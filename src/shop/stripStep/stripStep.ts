@@ -14,6 +14,7 @@ export const stripStep = jobDeed({
   roles: bench,
   summary: 'Press a step of the way in',
   dto: StripStepDto,
+  touches: ['stripped', 'ticks'],
   async work({ db, jobId, kind, person, facts, state, tell }, dto) {
     const procedure = procedureOf(kind, state);
     const step = procedure.steps.find((s) => s.id === dto.step);

@@ -7,6 +7,9 @@ import { ProblemError } from '../problem';
 const held = globalThis as { gritkeeperPools?: Map<string, Piscina> };
 const pools = (held.gritkeeperPools ??= new Map());
 
+/** How far the threads stand back behind the one that answers, in steps of the system's priority. */
+const NICER = 10;
+
 export interface ThreadPool {
   /**
    * Starts the threads. Without them (scripts, tests) nothing runs here, and who asks does the work where they are.
@@ -35,6 +38,9 @@ export function threadPool(name: string, mostWaiting: number, full: string): Thr
           minThreads: least,
           maxThreads: most,
           maxQueue: mostWaiting,
+          // On Linux a thread of its own is nicer than the others: who presses is answered before what was only asked to be
+          // reckoned, also where there are fewer cores than threads.
+          niceIncrement: NICER,
           ...(mostMegabytes ? { resourceLimits: { maxOldGenerationSizeMb: mostMegabytes } } : {}),
         }),
       );

@@ -17,6 +17,7 @@ export const tickRebuild = jobDeed({
   roles: bench,
   summary: 'Tick a step of the way back',
   dto: TickRebuildDto,
+  touches: ['ticks', 'repairs', 'repairedAt', 'waits'],
   async work(scene, dto) {
     const { db, jobId, person, facts } = scene;
     const line = facts.rebuild.find((s) => s.id === dto.step);

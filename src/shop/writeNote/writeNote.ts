@@ -9,6 +9,7 @@ export const writeNote = jobDeed({
   roles: everyone,
   summary: 'Write a note, or what was said, into the book',
   dto: WriteNoteDto,
+  touches: [],
   async work({ tell }, dto) {
     const text = dto.text.trim();
     refuseIf(text === '' ? [{ field: 'text', message: 'Some words.' }] : []);
