@@ -74,8 +74,12 @@ cluster_secret() {
   cat "$STATE/pg-$1.secret"
 }
 
+# For what is thrown away at the end: nothing is waited for until it is on the disk.
+FORGETFUL='-c fsync=off -c synchronous_commit=off -c full_page_writes=off'
+
+# cluster_start NAME PORT [OPTIONS]: the first free port from PORT; options of the server.
 cluster_start() {
-  local name=$1 base=$2 dir secret port
+  local name=$1 base=$2 options=${3:-} dir secret port
   dir=$(cluster_dir "$name")
   secret=$(cluster_secret "$name")
   if [ ! -s "$STATE/pg-$name.made" ]; then
@@ -98,7 +102,7 @@ cluster_start() {
   port=$(free_port "$base")
   echo "$port" >"$STATE/pg-$name.port"
   say "Database on 127.0.0.1:$port"
-  as "$PG_BIN/pg_ctl" -D "$dir" -w -l "$dir/server.log" -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null ||
+  as "$PG_BIN/pg_ctl" -D "$dir" -w -l "$dir/server.log" -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' $options" start >/dev/null ||
     { as tail -20 "$dir/server.log" >&2; die "The database did not start."; }
   STARTED_CLUSTERS+=("$name")
 }

@@ -22,21 +22,30 @@ export interface Explanations {
   candidates: number[];
 }
 
+/** A set as it waits to be expanded: scored from its parent, its own arrays are made only when it is expanded. */
 interface Scored {
-  faults: number[];
+  size: number;
   /** Sum of the members' random numbers: the same for the same set, whatever the order. */
   hash: number;
   log: number;
+  /** Where it stands in the queue. */
+  rank: number;
   priorLog: number;
-  from?: Expanded;
-  added?: number;
+  from: Expanded | null;
+  added: number;
 }
 
 interface Expanded extends Scored {
+  /** Ascending. */
+  faults: number[];
   /** For each wide observation: running products of the cumulative levels. */
   below: Float64Array;
-  findingLog: Float64Array;
+  /** For each wide observation: P(seen | set). */
+  seen: Float64Array;
   findingTotal: number;
+  /** For each fault with causes: the chance that none of those in the set, nor itself, brings it on. */
+  unbrought: Float64Array;
+  causedTotal: number;
 }
 
 /**
@@ -58,12 +67,9 @@ export function explanations(
   const n = network.faults.length;
   const { pins, groups } = excluded(network, givenPins);
   const rivals = new Map(groups.flatMap((g) => g.map((i) => [i, new Set(g.filter((j) => j !== i))] as const)));
-  const wide = observations
-    .map((o) => foldFinding(network.findings[o.finding]!, o))
-    .filter((f) => f.weights.length > 1);
-  const narrow = observations
-    .map((o) => foldFinding(network.findings[o.finding]!, o))
-    .filter((f) => f.weights.length === 1);
+  const folded = observations.map((o) => foldFinding(network.findings[o.finding]!, o));
+  const wide = folded.filter((f) => f.weights.length > 1);
+  const narrow = folded.filter((f) => f.weights.length === 1);
 
   // Factor of each fault's presence from the findings that came out normal.
   const freeLog = new Float64Array(n);
@@ -94,7 +100,7 @@ export function explanations(
   // Faults outside the candidates sum out: their part is the same for every set.
   const outside = outsideLog(
     network,
-    observations.filter((o) => foldFinding(network.findings[o.finding]!, o).weights.length === 1),
+    observations.filter((_, k) => folded[k]!.weights.length === 1),
     pins,
     isCandidate,
   );
@@ -105,26 +111,35 @@ export function explanations(
     offsets.push(width);
     width += f.weights.length;
   }
-  const linksOf = new Map<number, { obs: number; below: number[] }[]>(candidates.map((i) => [i, []]));
+  const linksOf: { obs: number; below: number[] }[][] = network.faults.map(() => []);
   wide.forEach((f, obs) => {
     for (const e of f.effects) {
       let total = 0;
-      linksOf.get(e.fault)!.push({ obs, below: e.levels.map((p) => (total += p)) });
+      linksOf[e.fault]!.push({ obs, below: e.levels.map((p) => (total += p)) });
     }
   });
-  /** log P(seen | set), the set's products times those of one more fault. */
+  /** P(seen | set), the set's products times those of one more fault. */
   const likelihood = (obs: number, below: Float64Array, factor?: number[]): number => {
     const { weights } = wide[obs]!;
+    const offset = offsets[obs]!;
     let sum = 0;
     let previous = 0;
     for (let k = 0; k < weights.length; k++) {
-      const c = below[offsets[obs]! + k]! * (factor ? factor[k]! : 1);
+      const c = factor ? below[offset + k]! * factor[k]! : below[offset + k]!;
       sum += weights[k]! * (c - previous);
       previous = c;
     }
-    return Math.log(Math.max(0, sum));
+    return sum > 0 ? sum : 0;
   };
   const caused = candidates.filter((i) => network.faults[i]!.causes.length > 0);
+  /** Fault → its place among those with causes, or -1. */
+  const placeCaused = new Int32Array(n).fill(-1);
+  caused.forEach((i, place) => (placeCaused[i] = place));
+  /** Fault → what it may bring on. */
+  const brings: { place: number; fault: number; strength: number }[][] = network.faults.map(() => []);
+  caused.forEach((fault, place) => {
+    for (const c of network.faults[fault]!.causes) brings[c.fault]!.push({ place, fault, strength: c.strength });
+  });
   const rootLog = (i: number, there: boolean) => {
     if (pins.get(i) === !there) return -Infinity;
     const p = network.faults[i]!.prior;
@@ -133,49 +148,87 @@ export function explanations(
   const absentAll = candidates
     .filter((i) => network.faults[i]!.causes.length === 0 && pins.get(i) !== true)
     .reduce((sum, i) => sum + rootLog(i, false), 0);
-  const causedLog = (faults: number[]): number => {
+  /** What a root's presence adds, against its absence. */
+  const ownLog = Float64Array.from(network.faults, (f, i) =>
+    isCandidate[i] && f.causes.length === 0 ? rootLog(i, true) - (pins.get(i) === true ? 0 : rootLog(i, false)) : 0,
+  );
+  /** The faults with causes that a set has or has not: log of the product of their chances. */
+  const causedLog = (members: readonly number[], unbrought: Float64Array): number => {
     let log = 0;
-    for (const i of caused) {
-      let absent = 1 - network.faults[i]!.prior;
-      for (const c of network.faults[i]!.causes) if (faults.includes(c.fault)) absent *= 1 - c.strength;
-      const there = faults.includes(i);
-      if (pins.get(i) === !there) return -Infinity;
-      log += Math.log(there ? 1 - absent : absent);
+    for (let place = 0; place < caused.length; place++) {
+      const there = members.includes(caused[place]!);
+      if (pins.get(caused[place]!) === !there) return -Infinity;
+      log += Math.log(there ? 1 - unbrought[place]! : unbrought[place]!);
     }
     return log;
   };
-  // A larger set is scored from its parent; its own arrays are made only when it is expanded.
+  /** The same of a set with one more: only what it brings on changes, and itself. */
+  const causedWith = (node: Expanded, i: number): number => {
+    const place = placeCaused[i]!;
+    const brought = brings[i]!;
+    if (place < 0 && brought.length === 0) return node.causedTotal;
+    if (node.causedTotal === -Infinity || pins.size > 0) {
+      const { faults, unbrought } = membersWith(node, i);
+      return causedLog(faults, unbrought);
+    }
+    let log = node.causedTotal;
+    if (place >= 0) log += Math.log(1 - node.unbrought[place]!) - Math.log(node.unbrought[place]!);
+    for (const b of brought) {
+      const before = node.unbrought[b.place]!;
+      log += node.faults.includes(b.fault)
+        ? Math.log(1 - before * (1 - b.strength)) - Math.log(1 - before)
+        : Math.log(1 - b.strength);
+    }
+    if (Number.isNaN(log)) {
+      const { faults, unbrought } = membersWith(node, i);
+      return causedLog(faults, unbrought);
+    }
+    return log;
+  };
+  const membersWith = (node: Expanded, i: number) => {
+    const unbrought = brings[i]!.length === 0 ? node.unbrought : node.unbrought.slice();
+    for (const b of brings[i]!) unbrought[b.place]! *= 1 - b.strength;
+    return { faults: [...node.faults, i].sort((a, b) => a - b), unbrought };
+  };
   const score = (node: Expanded, i: number): Scored => {
-    const isRoot = network.faults[i]!.causes.length === 0;
-    const own = isRoot ? rootLog(i, true) - (pins.get(i) === true ? 0 : rootLog(i, false)) : 0;
-    const faults = [...node.faults, i].sort((a, b) => a - b);
-    let findings = node.findingTotal;
-    for (const link of linksOf.get(i)!)
-      findings += likelihood(link.obs, node.below, link.below) - node.findingLog[link.obs]!;
-    if (Number.isNaN(findings)) findings = total(expandArrays(node, i).findingLog);
-    const priorLog = node.priorLog + own + freeLog[i]!;
+    let odds = 1;
+    for (const link of linksOf[i]!) odds *= likelihood(link.obs, node.below, link.below) / node.seen[link.obs]!;
+    let findings = node.findingTotal + Math.log(odds);
+    // Nothing of the kind could be seen without it: the difference says nothing, the sum does.
+    if (Number.isNaN(findings)) findings = logTotal(expandArrays(node, i).seen);
+    const priorLog = node.priorLog + ownLog[i]! + freeLog[i]!;
+    const log = priorLog + causedWith(node, i) + findings;
+    const size = node.size + 1;
     return {
-      faults,
+      size,
       hash: (node.hash + mark[i]!) % HASH_SPACE,
       priorLog,
-      log: priorLog + causedLog(faults) + findings,
+      log,
+      rank: rank(log, size),
       from: node,
       added: i,
     };
   };
   const expandArrays = (node: Expanded, i: number) => {
     const below = node.below.slice();
-    const findingLog = node.findingLog.slice();
-    for (const link of linksOf.get(i)!) {
+    const seen = node.seen.slice();
+    for (const link of linksOf[i]!) {
       for (let k = 0; k < link.below.length; k++) below[offsets[link.obs]! + k]! *= link.below[k]!;
-      findingLog[link.obs] = likelihood(link.obs, below);
+      seen[link.obs] = likelihood(link.obs, below);
     }
-    return { below, findingLog };
+    return { below, seen };
   };
   const materialise = (node: Scored): Expanded => {
     if (!node.from) return node as Expanded;
-    const arrays = expandArrays(node.from, node.added!);
-    return { ...node, ...arrays, findingTotal: total(arrays.findingLog) };
+    const members = membersWith(node.from, node.added);
+    const arrays = expandArrays(node.from, node.added);
+    return {
+      ...node,
+      ...members,
+      ...arrays,
+      findingTotal: logTotal(arrays.seen),
+      causedTotal: causedLog(members.faults, members.unbrought),
+    };
   };
 
   const nextToImpossible = enough < 1 ? Math.log((1 - enough) / 1e4) : -Infinity;
@@ -186,23 +239,30 @@ export function explanations(
     let sum = 0;
     f.leak.forEach((p, k) => (below[offsets[obs]! + k] = sum += p));
   });
-  const findingLog = Float64Array.from(wide, (_, obs) => likelihood(obs, below));
+  const seenNow = Float64Array.from(wide, (_, obs) => likelihood(obs, below));
+  const unbrought = Float64Array.from(caused, (i) => 1 - network.faults[i]!.prior);
   const priorLog = outside + absentAll;
+  const alone = { findingTotal: logTotal(seenNow), causedTotal: causedLog([], unbrought) };
+  const log = priorLog + alone.causedTotal + alone.findingTotal;
   let root: Expanded = {
+    ...alone,
     faults: [],
+    size: 0,
     hash: 0,
     below,
-    findingLog,
-    findingTotal: total(findingLog),
+    seen: seenNow,
+    unbrought,
     priorLog,
-    log: 0,
+    log,
+    rank: rank(log, 0),
+    from: null,
+    added: -1,
   };
-  root.log = priorLog + causedLog([]) + root.findingTotal;
   for (const i of candidates) if (pins.get(i) === true) root = materialise(score(root, i));
 
-  const queue = new TinyQueue<Scored>([root], (a, b) => rank(b) - rank(a));
-  const seen = new Set<number>([root.hash]);
-  const found: Scored[] = [];
+  const queue = new TinyQueue<Scored>([root], (a, b) => b.rank - a.rank);
+  const met = new Set<number>([root.hash]);
+  const found: Expanded[] = [];
   let covered = 0;
   while (queue.length > 0 && found.length < most) {
     const node = materialise(queue.pop()!);
@@ -214,8 +274,8 @@ export function explanations(
       const others = rivals.get(i);
       if (others && node.faults.some((f) => others.has(f))) continue;
       const hash = (node.hash + mark[i]!) % HASH_SPACE;
-      if (seen.has(hash)) continue;
-      seen.add(hash);
+      if (met.has(hash)) continue;
+      met.add(hash);
       const child = score(node, i);
       // Once most is covered, what is next to impossible leads nowhere that matters (`covered` tells if it did).
       if (covered < 0.5 || child.log - logEvidence > nextToImpossible) queue.push(child);
@@ -255,13 +315,13 @@ function outsideLog(network: Network, normal: Observation[], pins: Pins, isCandi
   return posterior(rest, observed, known).logEvidence;
 }
 
-function total(values: Float64Array): number {
+function logTotal(chances: Float64Array): number {
   let sum = 0;
-  for (const v of values) sum += v;
+  for (const p of chances) sum += Math.log(p);
   return sum;
 }
 
 /** A set that cannot be is still expanded, last of all: a larger one may be possible. */
-function rank(node: Scored): number {
-  return node.log === -Infinity ? -1e9 + node.faults.length : node.log;
+function rank(log: number, size: number): number {
+  return log === -Infinity ? -1e9 + size : log;
 }

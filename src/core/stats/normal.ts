@@ -10,6 +10,8 @@ export function normalDensity(x: number, mean: number, sigma: number): number {
  */
 export function normalBelow(z: number): number {
   const x = Math.abs(z) / Math.SQRT2;
+  // Further out there is less left than this series can tell.
+  if (x > 4.5) return z < 0 ? 0 : 1;
   const t = 1 / (1 + 0.3275911 * x);
   const erf =
     1 -

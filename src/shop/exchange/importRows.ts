@@ -1,4 +1,3 @@
-import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { Db } from '@/data/database';
 import { database, inTransaction } from '@/data/database';
@@ -78,9 +77,9 @@ export async function inSlices<Row, T>(
   return looked;
 }
 
-/** What a DTO class finds wrong with one row. */
-export function rowProblems<T extends object>(type: ClassConstructor<T>, value: object): RowReport['problems'] {
-  return validateSync(plainToInstance(type, value)).flatMap((e) =>
+/** What a DTO class finds wrong with one row, which is flat: nothing in it is of a class of its own. */
+export function rowProblems<T extends object>(type: new () => T, value: object): RowReport['problems'] {
+  return validateSync(Object.assign(new type(), value)).flatMap((e) =>
     Object.values(e.constraints ?? {}).map((message) => ({ field: e.property, message })),
   );
 }
