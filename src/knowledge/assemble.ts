@@ -84,7 +84,13 @@ export function assemble(parts: {
   }
   for (const id of [...Object.values(parts.repairCautions).flat(), ...Object.keys(parts.owedProofs)])
     if (!faultIds.has(id)) throw new Error(`A repair of ${id} is spoken of, which is not there.`);
-  const where = (has: (book: KindBook) => boolean) => books.filter(has).map((b) => b.kind.id);
+  const indexed = books.map((b) => ({
+    ...b,
+    stations: new Set(b.kind.lines.flatMap((l) => l.stations.map((s) => s.id))),
+    made: new Set(b.checks),
+  }));
+  const where = (has: (book: Indexed) => boolean) => indexed.filter(has).map((b) => b.kind.id);
+  const { explaining, showing } = bySign(parts.faults);
   const only = (kinds: string[], all: string[]) => (kinds.length === all.length ? {} : { kinds });
   return {
     kinds: books.map((b) => b.kind),
@@ -95,13 +101,9 @@ export function assemble(parts: {
       ...complaint,
       kinds: where(
         (b) =>
-          hasOneOf(b.kind, onlyWith) &&
-          parts.faults.some(
-            (f) =>
-              f.id in b.faults &&
-              f.complaints.some(
-                (c) => c.complaint === complaint.id && c.strength !== 'never' && (c.kinds?.includes(b.kind.id) ?? true),
-              ),
+          hasOneOf(b, onlyWith) &&
+          (explaining.get(complaint.id) ?? []).some(
+            (e) => e.fault in b.faults && (e.kinds?.includes(b.kind.id) ?? true),
           ),
       ),
     })),
@@ -118,8 +120,8 @@ export function assemble(parts: {
       ),
     })),
     checks: parts.checks.map((check): Check => {
-      const kinds = where((b) => b.checks.includes(check.id));
-      const ofCheck = books.filter((b) => kinds.includes(b.kind.id));
+      const ofCheck = indexed.filter((b) => b.made.has(check.id));
+      const kinds = ofCheck.map((b) => b.kind.id);
       return {
         ...check,
         kinds,
@@ -129,14 +131,16 @@ export function assemble(parts: {
             kinds: ofCheck.filter((b) => !o.proves || o.proves.some((f) => f in b.faults)).map((b) => b.kind.id),
           }));
           const shown = ofCheck
-            .filter((b) => hasOneOf(b.kind, onlyWith) && !(notWith && hasOneOf(b.kind, notWith)))
+            .filter((b) => hasOneOf(b, onlyWith) && !(notWith && hasOneOf(b, notWith)))
             .filter((b) =>
               seen
                 .slice(1)
                 .some(
                   (s) =>
                     s.kinds.includes(b.kind.id) &&
-                    (aspect.neutral || s.outcome.raises || comesFrom(b, parts.faults, check.id, s.outcome.id)),
+                    (aspect.neutral ||
+                      s.outcome.raises ||
+                      (showing.get(`${check.id}/${s.outcome.id}`) ?? []).some((f) => f in b.faults)),
                 ),
             )
             .map((b) => b.kind.id);
@@ -161,10 +165,26 @@ function withCare(
   return { ...repair, ...(cautions.length ? { cautions } : {}), ...(owes ? { owes } : {}) };
 }
 
-function hasOneOf(kind: Kind, stations: string[] | undefined): boolean {
-  return !stations || kind.lines.some((l) => l.stations.some((s) => stations.includes(s.id)));
+/** A book with what is asked of it again and again. */
+type Indexed = KindBook & { stations: ReadonlySet<string>; made: ReadonlySet<string> };
+
+function hasOneOf({ stations }: Indexed, wanted: string[] | undefined): boolean {
+  return !wanted || wanted.some((s) => stations.has(s));
 }
 
-function comesFrom(book: KindBook, faults: FaultText[], check: string, outcome: string): boolean {
-  return faults.some((f) => f.id in book.faults && f.shows.some((s) => s.check === check && s.outcome === outcome));
+/** Complaint → faults that explain it, with the kinds in which they do; `check/outcome` → faults that show so. */
+function bySign(faults: FaultText[]) {
+  const explaining = new Map<string, { fault: string; kinds: string[] | undefined }[]>();
+  const showing = new Map<string, string[]>();
+  const into = <T>(map: Map<string, T[]>, key: string, one: T) => {
+    const list = map.get(key);
+    if (list) list.push(one);
+    else map.set(key, [one]);
+  };
+  for (const fault of faults) {
+    for (const c of fault.complaints)
+      if (c.strength !== 'never') into(explaining, c.complaint, { fault: fault.id, kinds: c.kinds });
+    for (const s of fault.shows) into(showing, `${s.check}/${s.outcome}`, fault.id);
+  }
+  return { explaining, showing };
 }

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { gaugeById, gauges, type AnyGauge } from '@/core/gauges/catalogue';
 import type { RawValues } from '@/core/gauges/fields';
@@ -19,9 +20,12 @@ import { AboutGauge } from './AboutGauge';
 import { GaugeForm } from './GaugeForm';
 import { GaugePlaces } from './places/GaugePlaces';
 import { GaugeResult } from './GaugeResult';
-import { JobUses } from './JobUses';
 import { KeepUsual } from './KeepUsual';
+import { Onward } from './Onward';
 import { useReckoned } from './useReckoned';
+
+// What a result does in a job needs all that is known of machines: fetched where there is a job.
+const JobUses = dynamic(async () => (await import('./JobUses')).JobUses);
 
 export interface GaugeDesk {
   units: UnitSystem;
@@ -194,7 +198,11 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
             {answer ? (
               <>
                 <GaugeResult answer={answer} units={units} />
-                <JobUses gauge={gauge} answer={answer} raw={raw} job={job} />
+                {job ? (
+                  <JobUses gauge={gauge} answer={answer} raw={raw} initial={job} />
+                ) : (
+                  <Onward answer={answer} desk={null} />
+                )}
               </>
             ) : (
               working === null && <Empty>{waitsFor(missing, problems, stopped)}</Empty>

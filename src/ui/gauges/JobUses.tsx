@@ -4,13 +4,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { AnyGauge } from '@/core/gauges/catalogue';
 import type { RawValues } from '@/core/gauges/fields';
 import type { GaugeAnswer } from '@/core/gauges/gauge';
-import { gaugeById } from '@/core/gauges/catalogue';
 import { knowledge } from '@/knowledge';
 import { planItems } from '@/knowledge/plans';
 import type { JobFacts } from '@/shop/jobView/dto';
@@ -18,8 +16,7 @@ import { JobConflict } from '../job/JobConflict';
 import { allDoings } from '../job/labels';
 import { useJob, type JobDesk } from '../job/useJob';
 import { Notice } from '../parts/Notice';
-import NextLink from '../theme/NextLink';
-import { PartMatches } from './PartMatches';
+import { Onward } from './Onward';
 
 interface Props {
   gauge: AnyGauge;
@@ -27,31 +24,8 @@ interface Props {
   raw: RawValues;
 }
 
-/** What a result is good for: another gauge, a part of the list, and in a job the finder, a wait or a plan. */
-export function JobUses({ job, ...rest }: Props & { job: JobFacts | undefined }) {
-  return job ? <InJob {...rest} initial={job} /> : <Onward {...rest} desk={null} />;
-}
-
-function Onward({ answer, desk }: Props & { desk: JobDesk | null }) {
-  const job = desk ? `&job=${desk.job.id}` : '';
-  return (
-    <>
-      {answer.links?.map((l) => (
-        <Link
-          key={l.gauge}
-          component={NextLink}
-          className="no-print"
-          href={`/gauges/${l.gauge}?${new URLSearchParams(l.fill as Record<string, string>)}${job}`}
-        >
-          {l.label} → {gaugeById(l.gauge)!.label}
-        </Link>
-      ))}
-      {answer.feeds?.part && <PartMatches part={answer.feeds.part} desk={desk} />}
-    </>
-  );
-}
-
-function InJob(props: Props & { initial: JobFacts }) {
+/** What a result is good for in its job: it answers the finder, starts a wait, sets a plan, or proves. */
+export function JobUses(props: Props & { initial: JobFacts }) {
   const { gauge, answer, raw, initial } = props;
   const desk = useJob(initial, null);
   const { job, busy, act } = desk;
