@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { OFFER_TITLES } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
@@ -10,6 +11,7 @@ import type { ProposalView } from '@/shop/agree/dto';
 import type { AgreeView } from '@/shop/standing/dto';
 import { faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
+import { allRead } from '../parts/allRead';
 import { dayAt } from '../parts/instants';
 import { ShownKey } from '../parts/Key';
 import { Notice } from '../parts/Notice';
@@ -44,15 +46,16 @@ export function AgreeWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
   const { proposal } = offer;
   const closed = job.stage === 'closed';
   const problems = refusal?.fields ?? [];
+  const page = useRef<HTMLDivElement>(null);
   const put = async () => {
-    if (!offer.draft || busy || closed) return;
+    if (!offer.draft || busy || closed || !allRead(page.current)) return;
     if (await desk.act('make-estimate', estimateBody(offer.draft))) offer.sent();
   };
   // Under the hand while the keyboard is: no field may swallow it.
   useHotkeys('ctrl+enter', () => void put(), { enableOnFormTags: true, preventDefault: true }, [offer.draft, busy]);
   const last = agree.answers.at(-1);
   return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
+    <Box ref={page} sx={{ display: 'grid', gap: 1.5 }}>
       <Box>
         <Typography component="h2" variant="h2">
           Agree{' '}

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
+import { useRef } from 'react';
 import { Controller } from 'react-hook-form';
 import { OFFER_TITLES, type OfferId } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
@@ -13,6 +14,7 @@ import type { ANSWERS } from '@/shop/standing/dto';
 import { FormText } from '../forms/FormText';
 import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
+import { allRead } from '../parts/allRead';
 import { DayField } from '../parts/DayField';
 import { MoneyField } from '../parts/MoneyField';
 import { fonts } from '../theme/palette';
@@ -52,14 +54,16 @@ export function AnswerForm({ desk }: { desk: JobDesk }) {
     }),
     kept: { who: 'answer who', words: 'answer words' },
   });
+  const section = useRef<HTMLElement>(null);
   const answer = (says: (typeof ANSWERS)[number], offer: OfferId | null = null) => {
+    if (says === 'limit' && !allRead(section.current)) return;
     setValue('says', says);
     setValue('offer', offer);
     submit();
   };
   const isUnsafe = estimate?.offers.some((o) => o.unsafe.length > 0) ?? false;
   return (
-    <Box component="section" aria-label="The owner’s answer" sx={{ display: 'grid', gap: 1 }}>
+    <Box ref={section} component="section" aria-label="The owner’s answer" sx={{ display: 'grid', gap: 1 }}>
       <Typography component="h3" variant="h3">
         The owner says
       </Typography>

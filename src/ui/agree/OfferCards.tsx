@@ -6,12 +6,16 @@ import Typography from '@mui/material/Typography';
 import { OFFER_TITLES, promiseOf, type Offer, type OfferId, type OfferPromise } from '@/core/agree/offers';
 import { moneyText } from '@/core/money/currency';
 import type { ProposalView } from '@/shop/agree/dto';
+import { CountField } from '../parts/CountField';
 import { DayField } from '../parts/DayField';
 import { MoneyField } from '../parts/MoneyField';
 import type { Refusal } from '../parts/post';
 import { fonts } from '../theme/palette';
 import { promised } from './offerDraft';
 import type { OfferDesk } from './useOffer';
+
+/** Nobody stands for a repair longer than ten years. */
+const MOST_DAYS = 3650;
 
 /** What each offer comes to, side by side, and what it leaves undone. */
 export function OfferCards({
@@ -107,15 +111,16 @@ function PromiseForm({
         onDay={(readyOn) => onChange({ readyOn })}
         sx={{ flex: '1 1 165px' }}
       />
-      <TextField
+      <CountField
         size="small"
-        type="number"
         label="Stood for, days"
         value={promise.warrantyDays}
+        least={0}
+        most={MOST_DAYS}
         disabled={disabled}
         error={problem('warrantyDays') !== undefined}
         helperText={problem('warrantyDays')}
-        onChange={(e) => onChange({ warrantyDays: Math.max(0, Math.round(Number(e.target.value))) })}
+        onValue={(days) => onChange({ warrantyDays: days ?? 0 })}
         slotProps={{ htmlInput: { 'aria-label': `Stood for, days: ${title}` } }}
         sx={{ flex: '1 1 90px' }}
       />
@@ -174,15 +179,16 @@ export function OfferTermsForm({
             problem={problem('readyOn')}
             onDay={(readyOn) => change({ readyOn })}
           />
-          <TextField
+          <CountField
             size="small"
-            type="number"
             label="We stand for it, days"
             value={draft.warrantyDays}
+            least={0}
+            most={MOST_DAYS}
             disabled={disabled}
             error={Boolean(problem('warrantyDays'))}
             helperText={problem('warrantyDays')}
-            onChange={(e) => change({ warrantyDays: Math.max(0, Math.round(Number(e.target.value))) })}
+            onValue={(days) => change({ warrantyDays: days ?? 0 })}
           />
         </>
       )}

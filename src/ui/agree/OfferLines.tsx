@@ -7,10 +7,10 @@ import Typography from '@mui/material/Typography';
 import { GROUP_TITLES, LINE_GROUPS, type LineGroup } from '@/core/agree/offers';
 import type { LineSort } from '@/core/money/bill';
 import type { ProposalView } from '@/shop/agree/dto';
+import { CountField } from '../parts/CountField';
 import { MoneyField } from '../parts/MoneyField';
 import type { Refusal } from '../parts/post';
 import { Empty } from '../parts/Notice';
-import { readNumber } from '../parts/readNumber';
 import { callOutLine, moved, ownLine, type DraftLine } from './offerDraft';
 import type { OfferDesk } from './useOffer';
 
@@ -173,8 +173,9 @@ function Row({ line, proposal, disabled, problem, onMove, onDrop, onSet }: RowPr
       </Box>
       <Box sx={{ display: 'flex', gap: 0.5, alignItems: 'center', justifyContent: 'flex-end' }}>
         {line.minutes !== null ? (
-          <NumberInput
+          <LineNumber
             value={line.minutes}
+            most={6000}
             label={`Minutes: ${what}`}
             unit={labourMinor === null ? 'min, no rate' : 'min'}
             disabled={disabled}
@@ -182,8 +183,9 @@ function Row({ line, proposal, disabled, problem, onMove, onDrop, onSet }: RowPr
           />
         ) : (
           <>
-            <NumberInput
+            <LineNumber
               value={line.thousandths / 1000}
+              most={1000}
               label={`How many: ${what}`}
               unit="×"
               disabled={disabled}
@@ -240,33 +242,33 @@ function Row({ line, proposal, disabled, problem, onMove, onDrop, onSet }: RowPr
   );
 }
 
-/** A small number that keeps what is typed until it is one. */
-function NumberInput({
+/** A number of a line, with its unit; nothing typed is nought. */
+function LineNumber({
   value,
+  most,
   label,
   unit,
   disabled,
   onValue,
 }: {
   value: number;
+  most: number;
   label: string;
   unit: string;
   disabled: boolean;
   onValue: (value: number) => void;
 }) {
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-      <InputBase
-        key={value}
-        defaultValue={String(value)}
+    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 0.5 }}>
+      <CountField
+        variant="standard"
+        value={value}
+        least={0}
+        most={most}
+        whole={false}
         disabled={disabled}
-        onBlur={(e) => {
-          const read = readNumber(e.target.value);
-          if (read === undefined || read === null || read < 0) e.target.value = String(value);
-          else if (read !== value) onValue(read);
-        }}
-        inputProps={{ 'aria-label': label, inputMode: 'decimal', style: { textAlign: 'right', width: 36 } }}
-        sx={{ borderBottom: '1px solid', borderColor: 'bench.rule' }}
+        onValue={(n) => onValue(n ?? 0)}
+        slotProps={{ htmlInput: { 'aria-label': label, style: { textAlign: 'right', width: 36 } } }}
       />
       <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>
         {unit}

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { JobFacts } from '@/shop/jobView/dto';
 import type { AgreeView } from '@/shop/standing/dto';
 import { jobInFind } from '../job/job.fixture';
@@ -87,4 +87,37 @@ test('all is paid, and nothing more is asked; before anything is agreed nothing 
 test('before anything is agreed no payment is taken', () => {
   show({ owedMinor: null, paidMinor: 0 });
   expect(screen.queryByRole('region', { name: 'Payment' })).toBeNull();
+});
+
+test('what is no amount is told at its field, and no other amount is taken for it', async () => {
+  const sent = show({ owedMinor: 3500, paidMinor: 0 });
+  const taken = () => sent.filter((s) => s.url.endsWith('/take-payment'));
+  const amount = screen.getByLabelText('Amount');
+  for (const typed of ['5x', '', '1,200']) {
+    fireEvent.change(amount, { target: { value: typed } });
+    fireEvent.click(screen.getByRole('button', { name: 'Taken' }));
+    expect(await screen.findByText('An amount, such as 12.50.')).toBeTruthy();
+    expect(amount).toHaveProperty('value', typed);
+    fireEvent.change(amount, { target: { value: '35' } });
+    await settle();
+  }
+  expect(taken()).toEqual([]);
+  fireEvent.click(screen.getByRole('button', { name: 'Taken' }));
+  await waitFor(() => expect(taken()).toHaveLength(1));
+  expect(taken()[0]!.body).toMatchObject({ how: 'card', amountMinor: 3500 });
+});
+
+test('cash tells the change, and what was handed over goes with it', async () => {
+  const sent = show({ owedMinor: 3500, paidMinor: 0 });
+  fireEvent.mouseDown(screen.getByLabelText('How'));
+  fireEvent.click(screen.getByRole('option', { name: 'cash' }));
+  fireEvent.change(await screen.findByLabelText('Handed over'), { target: { value: '50' } });
+  expect(await screen.findByText('back: $15.00')).toBeTruthy();
+  fireEvent.click(screen.getByRole('button', { name: 'Taken' }));
+  await waitFor(() => expect(sent.some((s) => s.url.endsWith('/take-payment'))).toBe(true));
+  expect(sent.find((s) => s.url.endsWith('/take-payment'))!.body).toMatchObject({
+    how: 'cash',
+    amountMinor: 3500,
+    givenMinor: 5000,
+  });
 });

@@ -4,17 +4,18 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { moneyText } from '@/core/money/currency';
+import { decimalOf, moneyText, readMoney } from '@/core/money/currency';
 import { schools } from '@/knowledge/schools';
+import { FormText } from '../forms/FormText';
+import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { ask } from '../asking/ask';
 import type { JobFacts } from '@/shop/jobView/dto';
-import { MoneyField } from '../parts/MoneyField';
 import { dayAt } from '../parts/instants';
 import { ShownKey } from '../parts/Key';
 import { Reading } from '../parts/Reading';
@@ -35,7 +36,6 @@ export function Papers({ desk, kinds }: { desk: JobDesk; kinds: readonly Issued[
   const { job, busy } = desk;
   const { agree } = job;
   const router = useRouter();
-  const [why, setWhy] = useState('');
   const [taking, setTaking] = useState<number | null>(null);
   const money = (minor: number) => moneyText(minor, job.currency, agree.locale);
   const known = new Set(agree.documents.map((d) => d.id));
@@ -84,28 +84,7 @@ export function Papers({ desk, kinds }: { desk: JobDesk; kinds: readonly Issued[
                 take back
               </Button>
             )}
-            {taking === d.id && !back && (
-              <Box sx={{ display: 'flex', gap: 1 }}>
-                <TextField
-                  size="small"
-                  label="Why it is taken back"
-                  value={why}
-                  onChange={(e) => setWhy(e.target.value)}
-                  error={Boolean(desk.refusal?.fields.some((f) => f.field === 'why'))}
-                />
-                <Button
-                  size="small"
-                  disabled={busy}
-                  onClick={() =>
-                    void desk
-                      .act('issue-document', { kind: 'credit', corrects: d.id, why })
-                      .then((done) => done && setTaking(null))
-                  }
-                >
-                  Credit note
-                </Button>
-              </Box>
-            )}
+            {taking === d.id && !back && <TakeBack desk={desk} invoice={d.id} onDone={() => setTaking(null)} />}
           </Box>
         );
       })}
@@ -113,23 +92,31 @@ export function Papers({ desk, kinds }: { desk: JobDesk; kinds: readonly Issued[
   );
 }
 
-/** Taking what is paid, with the change for cash. */
+/** An invoice is taken back by a credit note, with a reason. */
+function TakeBack({ desk, invoice, onDone }: { desk: JobDesk; invoice: number; onDone: () => void }) {
+  const { control, submit } = useDeedForm({
+    desk,
+    deed: 'issue-document',
+    dto: async () => (await import('@/shop/documents/dto')).IssueDocumentDto,
+    start: { why: '' },
+    body: ({ why }) => ({ kind: 'credit', corrects: invoice, why }),
+    onDone,
+  });
+  return (
+    <Box sx={{ display: 'flex', gap: 1 }}>
+      <FormText control={control} name="why" size="small" label="Why it is taken back" />
+      <Button size="small" disabled={desk.busy} onClick={submit}>
+        Credit note
+      </Button>
+    </Box>
+  );
+}
+
+/** What was paid and is owed; taking what is paid, with the change for cash. */
 export function Payment({ desk }: { desk: JobDesk }) {
-  const { job, busy, refusal } = desk;
-  const { agree } = job;
+  const { agree, currency } = desk.job;
   const owed = agree.owedMinor;
-  const [how, setHow] = useState<'cash' | 'card' | 'transfer'>('card');
-  const [amount, setAmount] = useState<number | null | undefined>(undefined);
-  const [given, setGiven] = useState<number | null>(null);
-  const money = (minor: number) => moneyText(minor, job.currency, agree.locale);
-  const amountMinor = amount === undefined ? owed : amount;
-  const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
-  const take = async () => {
-    const body = { how, amountMinor, ...(how === 'cash' && given !== null ? { givenMinor: given } : {}) };
-    if (!(await desk.act('take-payment', body))) return;
-    setAmount(undefined);
-    setGiven(null);
-  };
+  const money = (minor: number) => moneyText(minor, currency, agree.locale);
   if (owed === null && agree.paidMinor === 0) return null;
   return (
     <Box component="section" aria-label="Payment" sx={{ display: 'grid', gap: 0.75 }}>
@@ -140,44 +127,73 @@ export function Payment({ desk }: { desk: JobDesk }) {
         {owed === null ? '' : owed === 0 ? 'All is paid. ' : `Owed: ${money(owed)}. `}
         {agree.paidMinor > 0 && `Paid so far: ${money(agree.paidMinor)}.`}
       </Typography>
-      {owed !== 0 && (
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}>
-          <TextField select size="small" label="How" value={how} onChange={(e) => setHow(e.target.value as typeof how)}>
-            <MenuItem value="card">card, own terminal</MenuItem>
-            <MenuItem value="cash">cash</MenuItem>
-            <MenuItem value="transfer">transfer</MenuItem>
-          </TextField>
-          <MoneyField
-            size="small"
-            label="Amount"
-            minor={amountMinor}
-            currency={job.currency}
-            onMinor={setAmount}
-            error={Boolean(problem('amountMinor'))}
-            helperText={problem('amountMinor')}
-            sx={{ width: 130 }}
-          />
-          {how === 'cash' && (
-            <MoneyField
-              size="small"
-              label="Handed over"
-              minor={given}
-              currency={job.currency}
-              onMinor={setGiven}
-              error={Boolean(problem('givenMinor'))}
-              helperText={
-                given !== null && amountMinor !== null && given >= amountMinor
-                  ? `back: ${money(given - amountMinor)}`
-                  : problem('givenMinor')
-              }
-              sx={{ width: 130 }}
-            />
-          )}
-          <Button disabled={busy || !amountMinor} onClick={() => void take()}>
-            Taken
-          </Button>
-        </Box>
+      {owed !== 0 && <TakePayment key={`${owed} ${agree.paidMinor}`} desk={desk} />}
+    </Box>
+  );
+}
+
+const NO_AMOUNT = 'An amount, such as 12.50.';
+
+function TakePayment({ desk }: { desk: JobDesk }) {
+  const { job, busy } = desk;
+  const { currency, agree } = job;
+  const read = (typed: string) => readMoney(typed, currency);
+  const { control, submit } = useDeedForm({
+    desk,
+    deed: 'take-payment',
+    dto: async () => (await import('@/shop/documents/dto')).TakePaymentDto,
+    start: {
+      how: 'card' as 'cash' | 'card' | 'transfer',
+      amount: agree.owedMinor === null ? '' : decimalOf(agree.owedMinor, currency),
+      given: '',
+    },
+    body({ how, amount, given }) {
+      const givenMinor = how === 'cash' ? read(given) : null;
+      return { how, amountMinor: read(amount), ...(typeof givenMinor === 'number' ? { givenMinor } : {}) };
+    },
+    unread: ({ how, amount, given }) => [
+      ...(typeof read(amount) === 'number' ? [] : [{ field: 'amount', message: NO_AMOUNT }]),
+      ...(how === 'cash' && read(given) === undefined ? [{ field: 'given', message: NO_AMOUNT }] : []),
+    ],
+    fieldOf: (member) => ({ amountMinor: 'amount', givenMinor: 'given' })[member] ?? member,
+  });
+  const [how, amount, given] = useWatch({ control, name: ['how', 'amount', 'given'] });
+  const [owed, handed] = [read(amount), read(given)];
+  const change =
+    typeof owed === 'number' && typeof handed === 'number' && handed >= owed
+      ? `back: ${moneyText(handed - owed, currency, agree.locale)}`
+      : undefined;
+  const decimal = { htmlInput: { inputMode: 'decimal' as const } };
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={(e) => {
+        e.preventDefault();
+        submit();
+      }}
+      sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}
+    >
+      <FormText control={control} name="how" select size="small" label="How">
+        <MenuItem value="card">card, own terminal</MenuItem>
+        <MenuItem value="cash">cash</MenuItem>
+        <MenuItem value="transfer">transfer</MenuItem>
+      </FormText>
+      <FormText control={control} name="amount" size="small" label="Amount" slotProps={decimal} sx={{ width: 130 }} />
+      {how === 'cash' && (
+        <FormText
+          control={control}
+          name="given"
+          size="small"
+          label="Handed over"
+          helperText={change}
+          slotProps={decimal}
+          sx={{ width: 130 }}
+        />
       )}
+      <Button type="submit" disabled={busy}>
+        Taken
+      </Button>
     </Box>
   );
 }

@@ -7,21 +7,22 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { Controller } from 'react-hook-form';
 import { moneyText } from '@/core/money/currency';
 import type { MadeLink } from '@/shop/links/dto';
+import { FormText } from '../forms/FormText';
 import { faultLabel } from '../job/labels';
+import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { dayAt } from '../parts/instants';
 import { send } from '../parts/post';
-import { useKeptText } from '../parts/useKeptText';
 
 const LINK_DAYS = 30;
 
 /** A message with a page to answer on, or the page alone. */
 export function ToTheOwner({ desk }: { desk: JobDesk }) {
-  const { job, busy, refusal } = desk;
+  const { job, busy } = desk;
   const { agree } = job;
-  const form = `message-${job.id}`;
   const money = (minor: number) => moneyText(minor, job.currency, agree.locale);
   const proposed = [
     `We have looked at your ${job.machine.maker} ${job.machine.model}.`,
@@ -32,18 +33,8 @@ export function ToTheOwner({ desk }: { desk: JobDesk }) {
   ]
     .filter(Boolean)
     .join(' ');
-  const [to, setTo, dropTo] = useKeptText(form, 'to', job.customer.email);
-  const [words, setWords, dropWords] = useKeptText(form, 'words', '');
-  const [withLink, setWithLink] = useState(true);
   const [link, setLink] = useState<string | null>(null);
   const [open, setOpen] = useState(false);
-  const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
-  const go = async () => {
-    const subject = `Your ${job.machine.maker} ${job.machine.model}, ${job.machine.tag}`;
-    if (!(await desk.act('send-message', { to, subject, words: words || proposed, withLink }))) return;
-    for (const drop of [dropTo, dropWords]) drop();
-    setOpen(false);
-  };
   const make = async () => {
     const made = await send<MadeLink>('POST', `/api/v1/jobs/${job.id}/make-link`, {
       key: crypto.randomUUID(),
@@ -83,38 +74,7 @@ export function ToTheOwner({ desk }: { desk: JobDesk }) {
           }}
         />
       )}
-      {open && (
-        <>
-          <TextField
-            size="small"
-            label="To"
-            type="email"
-            value={to}
-            onChange={(e) => setTo(e.target.value)}
-            error={Boolean(problem('to'))}
-            helperText={problem('to')}
-          />
-          <TextField
-            size="small"
-            label="Words"
-            value={words || proposed}
-            multiline
-            minRows={3}
-            onChange={(e) => setWords(e.target.value)}
-            error={Boolean(problem('words'))}
-            helperText={problem('words')}
-          />
-          <Box>
-            <FormControlLabel
-              control={<Checkbox checked={withLink} onChange={(e) => setWithLink(e.target.checked)} />}
-              label="with a page to answer on"
-            />
-            <Button size="small" variant="contained" disabled={busy} onClick={() => void go()}>
-              Send
-            </Button>
-          </Box>
-        </>
-      )}
+      {open && <MessageForm desk={desk} proposed={proposed} onSent={() => setOpen(false)} />}
       {agree.messages.map((m) => (
         <Typography key={m.id} variant="body2" sx={{ color: m.state === 'failed' ? 'bench.hazard' : 'text.secondary' }}>
           {dayAt(m.at, job.zone)} {m.subject}:{' '}
@@ -128,5 +88,40 @@ export function ToTheOwner({ desk }: { desk: JobDesk }) {
         </Typography>
       ))}
     </Box>
+  );
+}
+
+/** Words to the owner: proposed, changed here, kept through a reload until they are sent. */
+function MessageForm({ desk, proposed, onSent }: { desk: JobDesk; proposed: string; onSent: () => void }) {
+  const { job, busy } = desk;
+  const { control, submit } = useDeedForm({
+    desk,
+    deed: 'send-message',
+    dto: async () => (await import('@/shop/mail/dto')).SendMessageDto,
+    start: { to: job.customer.email, words: proposed, withLink: true },
+    body: (typed) => ({ ...typed, subject: `Your ${job.machine.maker} ${job.machine.model}, ${job.machine.tag}` }),
+    kept: { to: 'message to', words: 'message words' },
+    onDone: onSent,
+  });
+  return (
+    <>
+      <FormText control={control} name="to" size="small" label="To" type="email" />
+      <FormText control={control} name="words" size="small" label="Words" multiline minRows={3} />
+      <Box>
+        <Controller
+          control={control}
+          name="withLink"
+          render={({ field }) => (
+            <FormControlLabel
+              control={<Checkbox checked={field.value} onChange={(e) => field.onChange(e.target.checked)} />}
+              label="with a page to answer on"
+            />
+          )}
+        />
+        <Button size="small" variant="contained" disabled={busy} onClick={submit}>
+          Send
+        </Button>
+      </Box>
+    </>
   );
 }

@@ -12,8 +12,8 @@ import { withinHalf, type WayOn } from '@/core/money/worth';
 import { waysOn } from '@/knowledge/waysOn';
 import type { ProposalView } from '@/shop/agree/dto';
 import { faultLabel } from '../job/labels';
+import { CountField } from '../parts/CountField';
 import { MoneyField } from '../parts/MoneyField';
-import { readNumber } from '../parts/readNumber';
 import { USUAL_DOUBT_MONTHS } from './offerDraft';
 import type { OfferDesk } from './useOffer';
 import { useWorth } from './useWorth';
@@ -105,16 +105,16 @@ export function WorthPanel({
             </MenuItem>
           ))}
         </TextField>
-        <TextField
+        <CountField
           size="small"
           label="It still lasts, months"
           disabled={disabled || draft.doubtFault === null}
           key={draft.doubtFault ?? 'none'}
-          defaultValue={draft.doubtMonths ?? ''}
-          onBlur={(e) => {
-            const read = readNumber(e.target.value);
-            if (read && read >= 0.5 && read <= 240) change({ doubtMonths: read });
-          }}
+          value={draft.doubtMonths}
+          least={0.5}
+          most={240}
+          whole={false}
+          onValue={(doubtMonths) => change({ doubtMonths: doubtMonths ?? USUAL_DOUBT_MONTHS })}
         />
       </Box>
       {working !== null && <LinearProgress variant="determinate" value={100 * working} aria-label="Reckoning lives" />}

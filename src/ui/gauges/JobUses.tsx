@@ -14,7 +14,7 @@ import { planItems } from '@/knowledge/plans';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { JobConflict } from '../job/JobConflict';
 import { allDoings } from '../job/labels';
-import { useJob, type JobDesk } from '../job/useJob';
+import { useJob } from '../job/useJob';
 import { Notice } from '../parts/Notice';
 import { Onward } from './Onward';
 

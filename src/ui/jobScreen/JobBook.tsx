@@ -1,14 +1,15 @@
 'use client';
 
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
 import { Notice } from '../parts/Notice';
 import { ambiguity } from '@/core/units/units';
 import { readNumber } from '../parts/readNumber';
 import { PhotographPicker } from '../parts/PhotographPicker';
-import { useKeptText } from '../parts/useKeptText';
 import { AmendJob } from './AmendJob';
 import { JobPhotographs } from './JobPhotographs';
+import { FormText } from '../forms/FormText';
+import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { classes, Words } from '../parts/Words';
 import styles from './job.module.css';
@@ -17,21 +18,12 @@ import { Press, PressLink } from '../parts/Press';
 /** What is written into the machine's book at any stage: words said, notes, the hour meter, photographs; and its papers. */
 export function JobBook({ desk }: { desk: JobDesk }) {
   const { job, act, busy } = desk;
-  const [text, setText, dropText] = useKeptText(`job-${job.id}`, 'note', '');
-  const [hours, setHours, dropHours] = useKeptText(`job-${job.id}`, 'meter', '');
   const [amending, setAmending] = useState(false);
   const [turning, setTurning] = useState(false);
   const turn = async () => {
     if (await act(job.practice ? 'end-practice' : 'make-practice')) setTurning(false);
   };
   const closed = job.stage === 'closed';
-  const write = async (what: 'said' | 'note') => {
-    if (text.trim() !== '' && (await act('write-note', { what, text }))) {
-      setText('');
-      dropText();
-    }
-  };
-  const meter = readNumber(hours) ?? NaN;
   return (
     <section aria-label="Book" className={classes('no-print', styles.book)}>
       <Words size="h3" as="h2">
@@ -39,53 +31,8 @@ export function JobBook({ desk }: { desk: JobDesk }) {
       </Words>
       {!closed && (
         <>
-          <TextField
-            label="A note, or what was said"
-            value={text}
-            onChange={(e) => setText(e.target.value)}
-            multiline
-            minRows={2}
-          />
-          <div className={styles.row}>
-            <Press small disabled={busy || text.trim() === ''} onClick={() => void write('note')}>
-              Note it
-            </Press>
-            <Press small disabled={busy || text.trim() === ''} onClick={() => void write('said')}>
-              The customer said it
-            </Press>
-          </div>
-          <form
-            onSubmit={async (e) => {
-              e.preventDefault();
-              if (hours.trim() !== '' && (await act('record-meter', { hours: meter }))) {
-                setHours('');
-                dropHours();
-              }
-            }}
-            className={styles.rowTop}
-          >
-            <TextField
-              label="Hour meter"
-              value={hours}
-              onChange={(e) => setHours(e.target.value)}
-              error={hours.trim() !== '' && !Number.isFinite(meter)}
-              helperText={ambiguity('number', hours)}
-              sx={{ minWidth: 0, flex: 1 }}
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-            />
-            <Press
-              small
-              type="submit"
-              disabled={busy || hours.trim() === '' || !Number.isFinite(meter)}
-              className={styles.ownButton}
-            >
-              Write&nbsp;down
-            </Press>
-          </form>
-          <PhotographPicker
-            photographs={[]}
-            onAdd={(id) => void act('add-photograph', { photographs: [id], caption: text.trim().slice(0, 300) })}
-          />
+          <NoteForm desk={desk} />
+          <MeterForm desk={desk} />
         </>
       )}
       <JobPhotographs job={job} />
@@ -126,5 +73,81 @@ export function JobBook({ desk }: { desk: JobDesk }) {
       )}
       {amending && <AmendJob desk={desk} onClose={() => setAmending(false)} />}
     </section>
+  );
+}
+
+/** Something said, or a note of ours; the same words go with a photograph. */
+function NoteForm({ desk }: { desk: JobDesk }) {
+  const { act, busy } = desk;
+  const { control, reset, setValue, submit } = useDeedForm({
+    desk,
+    deed: 'write-note',
+    dto: async () => (await import('@/shop/writeNote/dto')).WriteNoteDto,
+    start: { text: '', what: 'note' as 'said' | 'note' },
+    unread: ({ text }) => (text.trim() === '' ? [{ field: 'text', message: 'Some words.' }] : []),
+    kept: { text: 'note' },
+    onDone() {
+      reset({ text: '', what: 'note' });
+    },
+  });
+  const text = useWatch({ control, name: 'text' });
+  const write = (what: 'said' | 'note') => {
+    setValue('what', what);
+    submit();
+  };
+  return (
+    <>
+      <FormText control={control} name="text" label="A note, or what was said" multiline minRows={2} />
+      <div className={styles.row}>
+        <Press small disabled={busy || text.trim() === ''} onClick={() => write('note')}>
+          Note it
+        </Press>
+        <Press small disabled={busy || text.trim() === ''} onClick={() => write('said')}>
+          The customer said it
+        </Press>
+      </div>
+      <PhotographPicker
+        photographs={[]}
+        onAdd={(id) => void act('add-photograph', { photographs: [id], caption: text.trim().slice(0, 300) })}
+      />
+    </>
+  );
+}
+
+function MeterForm({ desk }: { desk: JobDesk }) {
+  const { control, reset, submit } = useDeedForm({
+    desk,
+    deed: 'record-meter',
+    dto: async () => (await import('@/shop/recordMeter/dto')).RecordMeterDto,
+    start: { hours: '' },
+    body: ({ hours }) => ({ hours: readNumber(hours) }),
+    unread: ({ hours }) =>
+      typeof readNumber(hours) === 'number'
+        ? []
+        : [{ field: 'hours', message: ambiguity('number', hours) ?? 'Hours, as the meter shows them.' }],
+    kept: { hours: 'meter' },
+    onDone() {
+      reset({ hours: '' });
+    },
+  });
+  return (
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        submit();
+      }}
+      className={styles.rowTop}
+    >
+      <FormText
+        control={control}
+        name="hours"
+        label="Hour meter"
+        sx={{ minWidth: 0, flex: 1 }}
+        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      />
+      <Press small type="submit" disabled={desk.busy} className={styles.ownButton}>
+        Write&nbsp;down
+      </Press>
+    </form>
   );
 }

@@ -3,10 +3,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { moneyText } from '@/core/money/currency';
 import { replacementAge } from '@/core/service/replacementAge';
 import type { LifeView } from '@/shop/lives/dto';
+import { allRead } from '../parts/allRead';
 import { MoneyField } from '../parts/MoneyField';
 import { Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
@@ -38,7 +39,10 @@ export function LifePanel({
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the two prices are what it hangs on
     [fit, planned, failure],
   );
+  const panel = useRef<HTMLElement>(null);
   const put = async (path: string, body: object) => {
+    // What is proposed goes by prices that may not be those that stand there.
+    if (!allRead(panel.current)) return;
     const sent = await send('POST', `/api/v1/lives/${path}`, { key: crypto.randomUUID(), kind: life.kind, ...body });
     if (sent.ok) onTaken();
     else setRefusal(sent.refusal);
@@ -46,7 +50,7 @@ export function LifePanel({
   const range = ([low, high]: [number, number], unit: number, places: number) =>
     `${(low / unit).toFixed(places)} to ${Number.isFinite(high) ? (high / unit).toFixed(places) : 'any'}`;
   return (
-    <Box component="section" aria-label={life.label} sx={{ display: 'grid', gap: 1.25 }}>
+    <Box ref={panel} component="section" aria-label={life.label} sx={{ display: 'grid', gap: 1.25 }}>
       <Typography component="h2" variant="h2">
         {life.label}
       </Typography>

@@ -3,18 +3,17 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import { ambiguity, parseQuantity, UNITS } from '@/core/units/units';
 import type { ProofAsk, ProofView } from '@/shop/jobView/dto';
+import { FormText } from '../forms/FormText';
 import { CautionGate } from '../job/CautionGate';
 import { cautionOf, faultLabel } from '../job/labels';
+import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
-import { useKeptText } from '../parts/useKeptText';
 import NextLink from '../theme/NextLink';
 
 /** Proving: electrical check, roll free, what the repairs owe, every complaint re-tested, numbers before and after. */
@@ -148,26 +147,28 @@ const ASKS: Record<ProofAsk, { label: string; hint: string }> = {
   tester: { label: 'Tested by', hint: 'A competent person' },
 };
 
+const proofDto = async () => (await import('@/shop/recordProof/dto')).RecordProofDto;
+type Result = 'pass' | 'fail';
+
 /** A proof that is signed: what was read, by which rules, by whom. It is never passed blank. */
 function SignedProof({ proof, desk, disabled, isHeld, me }: RowProps & { me: string }) {
-  const form = `job-${desk.job.id}`;
-  const [rules, setRules, dropRules] = useKeptText(form, `rules ${proof.item}`, proof.details.rules ?? '');
-  const [readings, setReadings, dropReadings] = useKeptText(form, `read ${proof.item}`, proof.details.readings ?? '');
-  const [tester, setTester, dropTester] = useKeptText(form, `tester ${proof.item}`, proof.details.tester || me);
-  const typed: Record<ProofAsk, [string, (text: string) => void]> = {
-    rules: [rules, setRules],
-    readings: [readings, setReadings],
-    tester: [tester, setTester],
-  };
-  const press = async (result: 'pass' | 'fail') => {
-    const said = { item: proof.item, result, note: proof.note, rules, readings, tester };
-    if (!(await desk.act('record-proof', said))) return;
-    for (const drop of [dropRules, dropReadings, dropTester]) drop();
+  const { rules = '', readings = '', tester = '' } = proof.details;
+  const { control, setValue, submit } = useDeedForm({
+    desk,
+    deed: 'record-proof',
+    dto: proofDto,
+    start: { rules, readings, tester: tester || me, result: 'pass' as Result },
+    body: (typed) => ({ ...typed, item: proof.item, note: proof.note }),
+    kept: { rules: `rules ${proof.item}`, readings: `read ${proof.item}`, tester: `tester ${proof.item}` },
+  });
+  const press = (result: Result) => {
+    setValue('result', result);
+    submit();
   };
   return (
     <Box role="group" aria-label={proof.label} sx={rowOf('1fr auto auto')}>
       <ProofName proof={proof} isHeld={isHeld} />
-      <PassOrFail proof={proof} disabled={disabled} onPress={(result) => void press(result)} />
+      <PassOrFail proof={proof} disabled={disabled} onPress={press} />
       <Box
         sx={{
           gridColumn: '1 / -1',
@@ -177,41 +178,45 @@ function SignedProof({ proof, desk, disabled, isHeld, me }: RowProps & { me: str
           alignItems: 'start',
         }}
       >
-        {proof.asks.map((ask) => {
-          const problem = desk.refusal?.fields.find((f) => f.field === ask)?.message;
-          return (
-            <TextField
-              key={ask}
-              label={ASKS[ask].label}
-              value={typed[ask][0]}
-              onChange={(e) => typed[ask][1](e.target.value)}
-              disabled={disabled}
-              error={Boolean(problem)}
-              helperText={problem ?? ASKS[ask].hint}
-            />
-          );
-        })}
+        {proof.asks.map((ask) => (
+          <FormText
+            key={ask}
+            control={control}
+            name={ask}
+            label={ASKS[ask].label}
+            disabled={disabled}
+            helperText={ASKS[ask].hint}
+          />
+        ))}
       </Box>
     </Box>
   );
 }
 
 function PlainProof({ proof, desk, disabled, isHeld }: RowProps) {
-  const [note, setNote, dropNote] = useKeptText(`job-${desk.job.id}`, `proof ${proof.item}`, proof.note);
-  const press = async (result: 'pass' | 'fail') => {
-    if (await desk.act('record-proof', { item: proof.item, result, note })) dropNote();
+  const { control, setValue, submit } = useDeedForm({
+    desk,
+    deed: 'record-proof',
+    dto: proofDto,
+    start: { note: proof.note, result: 'pass' as Result },
+    body: (typed) => ({ ...typed, item: proof.item }),
+    kept: { note: `proof ${proof.item}` },
+  });
+  const press = (result: Result) => {
+    setValue('result', result);
+    submit();
   };
   return (
     <Box role="group" aria-label={proof.label} sx={rowOf('1fr 200px auto auto')}>
       <ProofName proof={proof} isHeld={isHeld} />
-      <TextField
+      <FormText
+        control={control}
+        name="note"
         label="Note"
-        value={note}
-        onChange={(e) => setNote(e.target.value)}
         disabled={disabled}
         sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}
       />
-      <PassOrFail proof={proof} disabled={disabled} onPress={(result) => void press(result)} />
+      <PassOrFail proof={proof} disabled={disabled} onPress={press} />
     </Box>
   );
 }
@@ -219,30 +224,29 @@ function PlainProof({ proof, desk, disabled, isHeld }: RowProps) {
 function NumberProof({ proof, desk, disabled }: RowProps) {
   const quantity = proof.quantity!;
   const show = (v: number | null) => (v === null ? '' : String(v));
-  const [before, setBefore, dropBefore] = useKeptText(`job-${desk.job.id}`, `before ${proof.item}`, show(proof.before));
-  const [after, setAfter, dropAfter] = useKeptText(`job-${desk.job.id}`, `after ${proof.item}`, show(proof.after));
-  const [tried, setTried] = useState(false);
-  const read = (typed: string) => parseQuantity(quantity, typed);
-  const bad = (typed: string, needed: boolean) => tried && (typed.trim() === '' ? needed : !read(typed));
+  const told = (field: string, typed: string) => ({ field, message: ambiguity(quantity, typed) ?? 'A number.' });
+  const { control, submit } = useDeedForm({
+    desk,
+    deed: 'record-proof',
+    dto: proofDto,
+    start: { before: show(proof.before), after: show(proof.after) },
+    body({ before, after }) {
+      const [b, a] = [parseQuantity(quantity, before), parseQuantity(quantity, after)];
+      return { item: proof.item, result: 'pass', note: '', after: a?.value, ...(b ? { before: b.value } : {}) };
+    },
+    unread: ({ before, after }) => [
+      ...(before.trim() !== '' && !parseQuantity(quantity, before) ? [told('before', before)] : []),
+      ...(parseQuantity(quantity, after) ? [] : [told('after', after)]),
+    ],
+    kept: { before: `before ${proof.item}`, after: `after ${proof.item}` },
+  });
   return (
     <Box
       component="form"
       aria-label={proof.label}
-      onSubmit={async (e) => {
+      onSubmit={(e) => {
         e.preventDefault();
-        setTried(true);
-        const [b, a] = [read(before), read(after)];
-        if (!a || (before.trim() !== '' && !b)) return;
-        const done = await desk.act('record-proof', {
-          item: proof.item,
-          result: 'pass',
-          note: '',
-          after: a.value,
-          ...(b ? { before: b.value } : {}),
-        });
-        if (!done) return;
-        dropBefore();
-        dropAfter();
+        submit();
       }}
       sx={rowOf('1fr 150px 150px auto')}
     >
@@ -257,22 +261,8 @@ function NumberProof({ proof, desk, disabled }: RowProps) {
           </>
         )}
       </Typography>
-      <TextField
-        label={`Before, ${UNITS[quantity].base}`}
-        value={before}
-        onChange={(e) => setBefore(e.target.value)}
-        disabled={disabled}
-        error={bad(before, false)}
-        helperText={bad(before, false) ? (ambiguity(quantity, before) ?? 'A number.') : undefined}
-      />
-      <TextField
-        label={`After, ${UNITS[quantity].base}`}
-        value={after}
-        onChange={(e) => setAfter(e.target.value)}
-        disabled={disabled}
-        error={bad(after, true)}
-        helperText={bad(after, true) ? (ambiguity(quantity, after) ?? 'A number.') : undefined}
-      />
+      <FormText control={control} name="before" label={`Before, ${UNITS[quantity].base}`} disabled={disabled} />
+      <FormText control={control} name="after" label={`After, ${UNITS[quantity].base}`} disabled={disabled} />
       <Button type="submit" disabled={disabled}>
         Keep
       </Button>

@@ -3,20 +3,21 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { LINE_SORTS } from '@/core/money/bill';
 import { decimalOf, moneyText, readMoney } from '@/core/money/currency';
 import { schools } from '@/knowledge/schools';
 import type { DocumentsView, TakingsView } from '@/shop/documents/dto';
 import type { TermsView } from '@/shop/terms/dto';
 import { useMore } from '../asking/useMore';
+import { dtoResolver } from '../forms/dtoResolver';
+import { FormText } from '../forms/FormText';
 import { MoreOfIt } from '../parts/MoreOfIt';
 import { EditSheet } from '../sheet/EditSheet';
 import type { EditField } from '../sheet/sheet';
-import { MoneyField } from '../parts/MoneyField';
 import { Empty, Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
 import { Reading } from '../parts/Reading';
@@ -309,24 +310,40 @@ function Schools({ terms, mayAmend }: { terms: TermsView; mayAmend: boolean }) {
   );
 }
 
+/** The field that shows what is wrong with a member of what is sent. */
+const fieldOf = (member: string) => (member === 'note' ? 'note' : 'counted');
+
 function Takings({ takings }: { takings: TakingsView }) {
   const router = useRouter();
   const { currency, locale, closed } = takings;
   const money = (minor: number) => moneyText(minor, currency, locale);
-  const [counted, setCounted] = useState<number | null>(null);
-  const [note, setNote] = useState('');
-  const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const close = async () => {
-    const answer = await send('POST', '/api/v1/shop/close-day', {
-      key: crypto.randomUUID(),
-      day: takings.day,
-      countedMinor: counted,
-      note,
-    });
-    setRefusal(answer.ok ? null : answer.refusal);
-    if (answer.ok) router.refresh();
-  };
-  const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
+  const {
+    control,
+    handleSubmit,
+    setError,
+    formState: { isSubmitting },
+  } = useForm({
+    defaultValues: { counted: '', note: '' },
+    resolver: dtoResolver<{ counted: string; note: string }>(
+      async () => (await import('@/shop/documents/dto')).CloseDayDto,
+      bodyOf,
+      ({ counted }) =>
+        typeof readMoney(counted, currency) === 'number'
+          ? []
+          : [{ field: 'counted', message: 'An amount, such as 12.50.' }],
+      fieldOf,
+    ),
+  });
+  function bodyOf({ counted, note }: { counted: string; note: string }) {
+    return { key: crypto.randomUUID(), day: takings.day, countedMinor: readMoney(counted, currency), note };
+  }
+  const close = handleSubmit(async (typed) => {
+    const answer = await send('POST', '/api/v1/shop/close-day', bodyOf(typed));
+    if (answer.ok) return router.refresh();
+    const { fields, title } = answer.refusal;
+    for (const { field, message } of fields) setError(fieldOf(field), { type: 'server', message });
+    if (fields.length === 0) setError('counted', { type: 'server', message: title });
+  });
   return (
     <Box component="section" aria-label="Takings" sx={{ display: 'grid', gap: 1 }}>
       <Typography component="h2" variant="h2">
@@ -340,24 +357,15 @@ function Takings({ takings }: { takings: TakingsView }) {
         </Typography>
       ) : (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start' }}>
-          <MoneyField
+          <FormText
+            control={control}
+            name="counted"
             size="small"
             label="Counted in the drawer"
-            minor={counted}
-            currency={currency}
-            onMinor={setCounted}
-            error={Boolean(problem('countedMinor') ?? problem('day'))}
-            helperText={problem('countedMinor') ?? problem('day')}
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           />
-          <TextField
-            size="small"
-            label="If it differs, why"
-            value={note}
-            onChange={(e) => setNote(e.target.value)}
-            error={Boolean(problem('note'))}
-            helperText={problem('note')}
-          />
-          <Button disabled={counted === null} onClick={() => void close()}>
+          <FormText control={control} name="note" size="small" label="If it differs, why" />
+          <Button disabled={isSubmitting} onClick={() => void close()}>
             Close the day
           </Button>
         </Box>

@@ -2,11 +2,12 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import type { StepView } from '@/shop/jobView/dto';
+import { FormText } from '../forms/FormText';
+import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
+import { readNumber } from '../parts/readNumber';
 
 const SORTS = [
   { what: 'missing', label: 'Was missing when it came' },
@@ -19,14 +20,27 @@ const SOAK_HOURS = 4;
 
 /** One of the loose pieces of a step is not as it should be: how many, and what. */
 export function LossForm({ desk, step, onClose }: { desk: JobDesk; step: StepView; onClose: () => void }) {
-  const [count, setCount] = useState('1');
   const most = step.fasteners.reduce((sum, f) => sum + f.count, 0);
-  const number = Number(count);
-  const wrong = !Number.isInteger(number) || number < 1 || number > most;
-  const note = async (what: (typeof SORTS)[number]['what']) => {
-    const waiting = desk.job.waits.some((w) => !w.endedAt);
-    const soak = what === 'rusted' && !waiting ? { soakHours: SOAK_HOURS } : {};
-    if (await desk.act('note-loss', { step: step.id, what, count: number, ...soak })) onClose();
+  const { control, setValue, submit } = useDeedForm({
+    desk,
+    deed: 'note-loss',
+    dto: async () => (await import('@/shop/losses/dto')).NoteLossDto,
+    start: { count: '1', what: 'missing' as (typeof SORTS)[number]['what'] },
+    body({ count, what }) {
+      const waiting = desk.job.waits.some((w) => !w.endedAt);
+      const soak = what === 'rusted' && !waiting ? { soakHours: SOAK_HOURS } : {};
+      return { step: step.id, what, count: readNumber(count), ...soak };
+    },
+    unread({ count }) {
+      const number = readNumber(count);
+      const isOne = typeof number === 'number' && Number.isInteger(number) && number >= 1 && number <= most;
+      return isOne ? [] : [{ field: 'count', message: `From 1 to ${most}.` }];
+    },
+    onDone: onClose,
+  });
+  const note = (what: (typeof SORTS)[number]['what']) => {
+    setValue('what', what);
+    submit();
   };
   return (
     <Box
@@ -36,17 +50,16 @@ export function LossForm({ desk, step, onClose }: { desk: JobDesk; step: StepVie
     >
       <Typography variant="body2">Of the {most} of this step:</Typography>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'start' }}>
-        <TextField
+        <FormText
+          control={control}
+          name="count"
           label="How many"
-          value={count}
-          onChange={(e) => setCount(e.target.value)}
-          error={wrong}
-          helperText={wrong ? `From 1 to ${most}.` : ' '}
+          helperText=" "
           slotProps={{ htmlInput: { inputMode: 'numeric' } }}
           sx={{ width: 110 }}
         />
         {SORTS.map((s) => (
-          <Button key={s.what} disabled={desk.busy || wrong} onClick={() => void note(s.what)} sx={{ minHeight: 44 }}>
+          <Button key={s.what} disabled={desk.busy} onClick={() => note(s.what)} sx={{ minHeight: 44 }}>
             {s.label}
           </Button>
         ))}

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { JobState } from '@/data/jobState';
 import { jobInFind } from '../job/job.fixture';
 import { useJob } from '../job/useJob';
@@ -86,14 +86,18 @@ test('a step more, another place and a photograph are remembered for the model f
   fireEvent.click(button('Show the photograph at every one'));
   await settle();
   expect(last()).toMatchObject({ step: 'plate-locks', sort: 'photograph', photograph: 41 });
-  expect(button('Remember the step').disabled).toBe(true);
+  const added = () => sent.filter((s) => (s.body as { sort?: string } | undefined)?.sort === 'add');
+  fireEvent.click(button('Remember the step'));
+  expect(await screen.findByText('What is done: 3 to 200 characters.')).toBeTruthy();
   const type = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
   type('A step more after it', 'Badge pried off');
   type('On the way back', 'Badge on');
   type('Minutes', '0');
-  expect(button('Remember the step').disabled).toBe(true);
+  fireEvent.click(button('Remember the step'));
+  expect(await screen.findByText('More than nought, 240 at most.')).toBeTruthy();
+  expect(added()).toEqual([]);
   type('Minutes', '0,5');
   fireEvent.click(button('Remember the step'));
-  await settle();
+  await waitFor(() => expect(added()).toHaveLength(1));
   expect(last()).toMatchObject({ sort: 'add', label: 'Badge pried off', back: 'Badge on', minutes: 0.5 });
 });

@@ -8,6 +8,8 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { fastenerWords } from '@/core/strip/tray';
 import type { StepView } from '@/shop/jobView/dto';
+import { FormText } from '../forms/FormText';
+import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { readNumber } from '../parts/readNumber';
 import { picturesOf } from './stepPictures';
@@ -166,48 +168,47 @@ function Elsewhere({ desk, step }: { desk: JobDesk; step: StepView }) {
   );
 }
 
-const NOTHING = { label: '', tool: '', minutes: '', back: '' };
-
 /** Every machine of the model has a step more, after this one. */
 function StepMore({ desk, step }: { desk: JobDesk; step: StepView }) {
-  const { busy, act, refusal } = desk;
-  const [typed, setTyped] = useState(NOTHING);
-  const minutes = readNumber(typed.minutes);
-  const wrong = minutes === undefined || (minutes !== null && !(minutes > 0 && minutes <= 240));
-  const problem = (field: string) => refusal?.fields.find((f) => f.field === field)?.message;
-  const put = (name: keyof typeof NOTHING) => ({
-    value: typed[name],
-    onChange: (e: { target: { value: string } }) => setTyped({ ...typed, [name]: e.target.value }),
-    error: problem(name) !== undefined || (name === 'minutes' && wrong),
-    helperText: problem(name) ?? (name === 'minutes' && wrong ? 'More than nought, 240 at most.' : undefined),
+  const { control, submit, reset } = useDeedForm({
+    desk,
+    deed: 'remember-step',
+    dto: async () => (await import('@/shop/procedures/dto')).RememberStepDto,
+    start: { label: '', tool: '', minutes: '', back: '' },
+    body({ label, tool, minutes, back }) {
+      const taken = readNumber(minutes);
+      return {
+        step: step.id,
+        sort: 'add',
+        label: label.trim(),
+        tool: tool.trim(),
+        back: back.trim(),
+        ...(taken ? { minutes: taken } : {}),
+      };
+    },
+    unread({ minutes }) {
+      const taken = readNumber(minutes);
+      return taken === undefined || (taken !== null && !(taken > 0 && taken <= 240))
+        ? [{ field: 'minutes', message: 'More than nought, 240 at most.' }]
+        : [];
+    },
+    onDone() {
+      reset({ label: '', tool: '', minutes: '', back: '' });
+    },
   });
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'start' }}>
-      <TextField label="A step more after it" {...put('label')} sx={{ flex: '2 1 220px' }} />
-      <TextField label="Tool" {...put('tool')} sx={{ width: 110 }} />
-      <TextField
+      <FormText control={control} name="label" label="A step more after it" sx={{ flex: '2 1 220px' }} />
+      <FormText control={control} name="tool" label="Tool" sx={{ width: 110 }} />
+      <FormText
+        control={control}
+        name="minutes"
         label="Minutes"
-        {...put('minutes')}
         slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         sx={{ width: 100 }}
       />
-      <TextField label="On the way back" {...put('back')} sx={{ flex: '2 1 220px' }} />
-      <Button
-        size="small"
-        disabled={busy || wrong || typed.label.trim().length < 3 || typed.back.trim().length < 3}
-        onClick={async () => {
-          const put = await act('remember-step', {
-            step: step.id,
-            sort: 'add',
-            label: typed.label.trim(),
-            tool: typed.tool.trim(),
-            back: typed.back.trim(),
-            ...(minutes ? { minutes } : {}),
-          });
-          if (put) setTyped(NOTHING);
-        }}
-        sx={{ minHeight: 44 }}
-      >
+      <FormText control={control} name="back" label="On the way back" sx={{ flex: '2 1 220px' }} />
+      <Button size="small" disabled={desk.busy} onClick={submit} sx={{ minHeight: 44 }}>
         Remember the step
       </Button>
     </Box>

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { useForm, useWatch, type FieldErrors } from 'react-hook-form';
 import type { Visit } from '@/shop/jobView/dto';
 import type { MachineListView } from '@/shop/machines/dto';
 import { troublesOf, type FieldTrouble } from '../forms/dtoResolver';
@@ -137,10 +138,27 @@ const FIELDS: Partial<Record<keyof TakeInValues, string>> = {
 
 type Change = Partial<TakeInValues> | ((now: TakeInValues) => Partial<TakeInValues>);
 
+type Name = keyof TakeInValues;
+const NAMES = Object.keys(EMPTY) as Name[];
+/** The server's name of a field. */
+const sentAs = (name: Name): string => FIELDS[name] ?? name;
+/** Where what is wrong with a member of what is sent is kept: at the first field that makes it. */
+const keptAt = (member: string): Name | undefined =>
+  NAMES.find((name) => sentAs(name) === member) ??
+  NAMES.find((name) => member.startsWith(`${sentAs(name)}[`) || member.startsWith(`${sentAs(name)}.`));
+
+/** What is wrong, each at its field. */
+function errorsOf(found: readonly FieldTrouble[]): FieldErrors<TakeInValues> {
+  const errors: Partial<Record<Name, { type: string; message: string }>> = {};
+  for (const { field, message } of found) {
+    const at = keptAt(field);
+    if (at) errors[at] ??= { type: 'dto', message };
+  }
+  return errors as FieldErrors<TakeInValues>;
+}
+
 /** The take-in form: kept as a draft with every keystroke, checked by the server's own class, sent once. */
 export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: string) => void) {
-  const [values, setValues] = useState(initial);
-  const [problems, setProblems] = useState<Record<string, string>>({});
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
   const [inDoubt, setInDoubt] = useState(false);
@@ -149,7 +167,18 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
   const [press] = useState(pressSender);
   const [draft] = useState(() => draftKeeper('take-in'));
   const touched = useRef(false);
-  const latest = useRef(initial);
+  const { control, formState, getValues, setValue, setError, clearErrors, reset, handleSubmit } = useForm<TakeInValues>(
+    {
+      defaultValues: initial,
+      shouldFocusError: false,
+      resolver: async (typed) => {
+        const found = [...missing(typed), ...(await troublesOf(judge, { ...toBody(typed), key: ANY_KEY }))];
+        return found.length === 0 ? { values: typed, errors: {} } : { values: {}, errors: errorsOf(found) };
+      },
+    },
+  );
+  const { errors } = formState;
+  const values = useWatch({ control }) as TakeInValues;
 
   useEffect(() => {
     let current = true;
@@ -157,31 +186,47 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
     async function restore() {
       const kept = (await draft.restore()) as Partial<TakeInValues> | null;
       if (!current || kept === null || touched.current) return;
-      const v = latest.current;
-      latest.current = { ...v, ...kept, machine: v.machine ?? kept.machine ?? null, promisedOn: v.promisedOn };
-      setValues(latest.current);
+      const v = getValues();
+      reset({ ...v, ...kept, machine: v.machine ?? kept.machine ?? null, promisedOn: v.promisedOn });
       setRestored(true);
     }
     return () => {
       current = false;
     };
-  }, [draft]);
+  }, [draft, getValues, reset]);
 
   // From the latest values, not from those of the last picture: a photograph arrives while somebody types.
   const set = useCallback(
     (change: Change) => {
-      const made = typeof change === 'function' ? change(latest.current) : change;
-      latest.current = { ...latest.current, ...made };
-      setValues(latest.current);
+      const made = typeof change === 'function' ? change(getValues()) : change;
+      for (const [name, value] of Object.entries(made)) setValue(name as Name, value);
       touched.current = true;
-      draft.keep(latest.current);
+      draft.keep(getValues());
       // What was wrong with a field is no longer known once it is changed.
-      const changed = Object.keys(made).map((k) => FIELDS[k as keyof TakeInValues] ?? k);
-      setProblems((p) =>
-        Object.fromEntries(Object.entries(p).filter(([field]) => !changed.some((c) => field.startsWith(c)))),
-      );
+      for (const name of Object.keys(made) as Name[]) clearErrors(keptAt(sentAs(name)) ?? name);
     },
-    [draft],
+    [draft, getValues, setValue, clearErrors],
+  );
+
+  const go = handleSubmit(
+    async (typed) => {
+      await draft.settle();
+      const sent = await press<{ job: number; tag: string }>('/api/v1/jobs', toBody(typed), setInDoubt);
+      if (sent.ok) {
+        await draft.drop();
+        onDone(sent.value.job, sent.value.tag);
+        return;
+      }
+      setBusy(false);
+      setRefusal(sent.refusal);
+      for (const [name, error] of Object.entries(errorsOf(sent.refusal.fields)))
+        setError(name as Name, error as { type: string; message: string });
+      setAsked((n) => n + 1);
+    },
+    () => {
+      setBusy(false);
+      setAsked((n) => n + 1);
+    },
   );
 
   return {
@@ -197,13 +242,11 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
     toggle(list: 'complaints' | 'signs' | 'accessories', id: string) {
       set((now) => ({ [list]: now[list].includes(id) ? now[list].filter((x) => x !== id) : [...now[list], id] }));
     },
-    fieldProblem: (field: string): string | undefined =>
-      problems[field] ?? Object.entries(problems).find(([name]) => name.startsWith(`${field}[`))?.[1],
+    /** What is wrong with a member of what is sent. */
+    fieldProblem: (member: string): string | undefined => errors[keptAt(member)!]?.message,
     clear() {
       void draft.drop();
-      latest.current = { ...initial };
-      setValues(latest.current);
-      setProblems({});
+      reset({ ...initial });
       setRestored(false);
     },
     async send() {
@@ -211,24 +254,7 @@ export function useTakeIn(initial: TakeInValues, onDone: (job: number, tag: stri
       // From the press on: the judge is fetched the first time, and a second press meanwhile is none.
       setBusy(true);
       setRefusal(null);
-      const body = toBody(values);
-      const found = missing(values, await troublesOf(judge, { ...body, key: ANY_KEY }));
-      setProblems(found);
-      if (Object.keys(found).length > 0) {
-        setBusy(false);
-        return setAsked((n) => n + 1);
-      }
-      await draft.settle();
-      const sent = await press<{ job: number; tag: string }>('/api/v1/jobs', body, setInDoubt);
-      if (sent.ok) {
-        await draft.drop();
-        onDone(sent.value.job, sent.value.tag);
-        return;
-      }
-      setBusy(false);
-      setRefusal(sent.refusal);
-      setProblems(Object.fromEntries(sent.refusal.fields.map((f) => [f.field, f.message])));
-      setAsked((n) => n + 1);
+      await go();
     },
   };
 }
@@ -298,11 +324,12 @@ function toBody(v: TakeInValues) {
   };
 }
 
-function missing(v: TakeInValues, troubles: readonly FieldTrouble[]): Record<string, string> {
-  const found: Record<string, string> = {};
-  for (const { field, message } of troubles) found[field] ??= message;
-  if (!v.machine && !v.isNew) found.machineId = 'Which machine? Find it, or add it as new.';
-  if (v.isNew && !v.machine && !v.customer && !v.isNewCustomer)
-    found.customerId = 'Whose is it? Find them, or add them as new.';
-  return found;
+/** What only the form knows to be missing. */
+function missing(v: TakeInValues): FieldTrouble[] {
+  return [
+    ...(!v.machine && !v.isNew ? [{ field: 'machineId', message: 'Which machine? Find it, or add it as new.' }] : []),
+    ...(v.isNew && !v.machine && !v.customer && !v.isNewCustomer
+      ? [{ field: 'customerId', message: 'Whose is it? Find them, or add them as new.' }]
+      : []),
+  ];
 }

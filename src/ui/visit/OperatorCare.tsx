@@ -1,31 +1,44 @@
 'use client';
 
-import TextField from '@mui/material/TextField';
-import { useState } from 'react';
 import { operatorItemsOn } from '@/knowledge/operatorCare';
+import { FormText } from '../forms/FormText';
+import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { Press } from '../parts/Press';
 import { Words } from '../parts/Words';
 import styles from './visit.module.css';
 
+/** The field of the days that were worked; the others are named as their items are. */
+const DAYS = 'days';
+const whole = (text: string) => (/^\d{1,3}$/.test(text.trim()) ? Number(text) : null);
+
 /** On how many days of how many the operator did what is theirs: it is asked, or read off their sheet. */
 export function OperatorCare({ desk }: { desk: JobDesk }) {
-  const { job, busy, act, refusal } = desk;
+  const { job, busy } = desk;
   const items = operatorItemsOn(job.machine.kind, job.machine.sealedBattery).filter((i) => i.every === 'day');
-  const [days, setDays] = useState(String(job.care[0]?.ofDays ?? 20));
-  const [done, setDone] = useState<Record<string, string>>(() =>
-    Object.fromEntries(job.care.map((c) => [c.item, String(c.doneDays)])),
-  );
-  if (items.length === 0) return null;
-  const whole = (text: string) => (/^\d{1,3}$/.test(text.trim()) ? Number(text) : null);
-  const ofDays = whole(days);
-  const filled = items.filter((i) => (done[i.id] ?? '').trim() !== '');
-  const wrong = filled.filter((i) => {
-    const n = whole(done[i.id]!);
-    return n === null || ofDays === null || n > ofDays;
+  const { control, submit } = useDeedForm<Record<string, string>>({
+    desk,
+    deed: 'note-care',
+    dto: async () => (await import('@/shop/noteCare/dto')).NoteCareDto,
+    start: {
+      [DAYS]: String(job.care[0]?.ofDays ?? 20),
+      ...Object.fromEntries(items.map((i) => [i.id, ''])),
+      ...Object.fromEntries(job.care.map((c) => [c.item, String(c.doneDays)])),
+    },
+    body: (typed) => ({
+      care: filled(typed).map((i) => ({ item: i.id, doneDays: whole(typed[i.id]!), ofDays: whole(typed[DAYS]!) })),
+    }),
+    unread(typed) {
+      const ofDays = whole(typed[DAYS]!);
+      if (!ofDays) return [{ field: DAYS, message: 'A whole number of days.' }];
+      return filled(typed)
+        .filter((i) => (whole(typed[i.id]!) ?? Infinity) > ofDays)
+        .map((i) => ({ field: i.id, message: `Days, at most ${ofDays}` }));
+    },
+    fieldOf: (member, typed) => filled(typed)[Number(/^care\[(\d+)\]/.exec(member)?.[1])]?.id ?? DAYS,
   });
-  const save = () =>
-    void act('note-care', { care: filled.map((i) => ({ item: i.id, doneDays: whole(done[i.id]!), ofDays })) });
+  const filled = (typed: Record<string, string>) => items.filter((i) => (typed[i.id] ?? '').trim() !== '');
+  if (items.length === 0) return null;
   return (
     <details open={job.care.length > 0} className={styles.fold}>
       <Words size="body" as="summary" weight="strong">
@@ -39,38 +52,33 @@ export function OperatorCare({ desk }: { desk: JobDesk }) {
       <form
         onSubmit={(e) => {
           e.preventDefault();
-          save();
+          submit();
         }}
         className={styles.typed}
       >
-        <TextField
+        <FormText
+          control={control}
+          name={DAYS}
           size="small"
           label="Working days since"
-          value={days}
-          error={ofDays === null || ofDays === 0}
-          onChange={(e) => setDays(e.target.value)}
           slotProps={{ htmlInput: { inputMode: 'numeric' } }}
           sx={{ width: 150 }}
         />
         {items.map((i) => (
-          <TextField
+          <FormText
             key={i.id}
+            control={control}
+            name={i.id}
             size="small"
             label={i.label}
-            value={done[i.id] ?? ''}
-            error={wrong.includes(i)}
-            helperText={wrong.includes(i) ? `Days, at most ${days}` : 'days'}
-            onChange={(e) => setDone({ ...done, [i.id]: e.target.value })}
+            helperText="days"
             slotProps={{ htmlInput: { inputMode: 'numeric' } }}
             sx={{ width: 232 }}
           />
         ))}
-        <Press type="submit" small disabled={busy || wrong.length > 0 || !ofDays} className={styles.gapAbove}>
+        <Press type="submit" small disabled={busy} className={styles.gapAbove}>
           Take it down
         </Press>
-        {refusal?.fields.some((f) => f.field.startsWith('care')) && (
-          <Words role="alert">{refusal.fields[0]!.message}</Words>
-        )}
       </form>
     </details>
   );

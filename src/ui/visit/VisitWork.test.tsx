@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { act, fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { JobState } from '@/data/jobState';
 import type { PlanRow } from '@/data/plans';
 import type { JobFacts } from '@/shop/jobView/dto';
@@ -211,14 +211,20 @@ test('the operator’s days are taken down together; more than there were are no
   const posts = await show(visit({ care: [{ item: 'lids-open', done_days: 18, of_days: 20 }] }));
   const deck = screen.getByLabelText('Clear the deck while it is wet');
   fireEvent.change(deck, { target: { value: '31' } });
-  const take = screen.getByRole<HTMLButtonElement>('button', { name: 'Take it down' });
-  expect(take.disabled).toBe(true);
+  await press('Take it down');
+  expect(await screen.findByText('Days, at most 20')).toBeTruthy();
+  expect(posts()).toEqual([]);
   fireEvent.change(deck, { target: { value: '3' } });
   await press('Take it down');
+  await waitFor(() => expect(posts()).toHaveLength(1));
   expect(posts()[0]!.body).toMatchObject({
     care: expect.arrayContaining([
       { item: 'lids-open', doneDays: 18, ofDays: 20 },
       { item: 'deck-cleared', doneDays: 3, ofDays: 20 },
     ]),
   });
+  fireEvent.change(screen.getByLabelText('Working days since'), { target: { value: 'a month' } });
+  await press('Take it down');
+  expect(await screen.findByText('A whole number of days.')).toBeTruthy();
+  expect(posts()).toHaveLength(1);
 });
