@@ -55,6 +55,30 @@ test('what is proposed stands in its groups, and each offer says what it comes t
   expect(screen.getByRole('region', { name: 'What we recommend' }).textContent).toMatch(/\$32\.70/);
 });
 
+test('nothing is put to the owner while an amount, a price or a number of days that stands there cannot be read', async () => {
+  const sent = await show(jobWith(), proposalFixture());
+  const made = () => deeds(sent).filter((s) => s.url.endsWith('/make-estimate'));
+  const put = async () => {
+    fireEvent.click(screen.getByRole('button', { name: 'Put it to the owner' }));
+    await settle();
+  };
+  for (const [label, typed, right] of [
+    ['Off the whole', '6o', '6'],
+    ['Stood for, days: What we recommend', '20x9', '209'],
+    ['Minutes: New bearings', '1,200', '12'],
+  ] as const) {
+    const field = screen.getByLabelText<HTMLInputElement>(label);
+    fireEvent.change(field, { target: { value: typed } });
+    fireEvent.blur(field);
+    await put();
+    expect([label, made().length, document.activeElement === field, field.value]).toEqual([label, 0, true, typed]);
+    fireEvent.change(field, { target: { value: right } });
+  }
+  await put();
+  expect(made()[0]!.body).toMatchObject({ offMinor: 600 });
+  expect(JSON.stringify(made()[0]!.body)).toMatch(/"warrantyDays":209/);
+});
+
 test('put to the owner it goes as it was decided', async () => {
   const sent = await show(jobWith(), proposalFixture());
   fireEvent.change(screen.getByLabelText('Group: New bearings'), { target: { value: 'wait' } });

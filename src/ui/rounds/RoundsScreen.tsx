@@ -215,6 +215,7 @@ function Group({ group: { customer, lines, weekMinor }, view }: { group: RoundGr
           {machines === 1 ? 'one machine' : `${machines} machines`}
           {weekMinor > 0 && `; to wait another week costs about ${money(weekMinor)}`}
         </Typography>
+        <VisitDay customer={customer} />
         {customer.noLetters ? (
           <Typography variant="body2" sx={{ ml: 'auto', color: 'text.secondary' }}>
             wants no letters
@@ -232,7 +233,6 @@ function Group({ group: { customer, lines, weekMinor }, view }: { group: RoundGr
           </Button>
         )}
       </Box>
-      <VisitDay customer={customer} />
       {open && <Letter customer={customer} lines={lines} view={view} onDone={() => setOpen(false)} />}
       {lines.map((l) => (
         <Box

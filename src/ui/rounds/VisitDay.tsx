@@ -43,7 +43,16 @@ export function VisitDay({ customer }: { customer: RoundGroup['customer'] }) {
     router.refresh();
   };
   return (
-    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+    // Beside the name; on a line of its own while a day is written down.
+    <Box
+      sx={{
+        display: 'flex',
+        gap: 1,
+        flexWrap: 'wrap',
+        alignItems: 'baseline',
+        ...(open && { flexBasis: '100%', order: 1 }),
+      }}
+    >
       {customer.visitOn && !open && (
         <Typography variant="body2">
           Agreed for <Reading strong>{customer.visitOn}</Reading>

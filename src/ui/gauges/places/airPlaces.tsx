@@ -33,9 +33,9 @@ const upright: Place = {
 const canister: Place = {
   says: `${SAYS}at the neck behind the head, at the wand’s upper end, at the canister’s inlet, behind the bag before the filter, at the motor.`,
   line: 'air',
-  height: 140,
+  height: 154,
   draw: (
-    <>
+    <g transform="translate(12 0)">
       <path d="M6 126 H48 L56 116" />
       <path d="M6 126 H48" strokeWidth="6" opacity="0.5" />
       <path d="M53 112 L138 26 M60 118 L145 33" />
@@ -50,12 +50,12 @@ const canister: Place = {
       <Part x={108} y={84} name="wand" />
       <Part x={192} y={36} name="hose" />
       <Part x={283} y={88} name="bag" anchor="middle" />
-      <Hold at={[59, 112]} to={[40, 92]} name="neck" field="open0" />
+      <Hold at={[57, 117]} to={[84, 122]} name="neck" field="open0" />
       <Hold at={[140, 31]} to={[112, 20]} name="wand’s upper end" field="open1" />
       <Hold at={[253, 81]} to={[236, 112]} name="inlet" field="open2" />
-      <Hold at={[314, 72]} to={[314, 36]} name="before the filter" field="open3" />
-      <Hold at={[344, 84]} to={[396, 46]} name="at the motor" field="open4" />
-    </>
+      <Hold at={[314, 72]} to={[306, 36]} name="before the filter" field="open3" />
+      <Hold at={[344, 84]} to={[346, 144]} name="at the motor" field="open4" />
+    </g>
   ),
 };
 
@@ -119,31 +119,31 @@ const wet: Place = {
   line: 'air',
   height: 168,
   draw: (
-    <>
+    <g transform="translate(60 0)">
       <path d="M14 152 H96 L88 140 H22 Z" />
       <path d="M14 152 H96" strokeWidth="4" opacity="0.5" />
       <path d="M50 140 V104 M60 140 V104" />
       <path d="M50 104 C50 52 92 84 132 46 M60 104 C62 70 100 92 140 56" />
-      <path d="M132 36 H276 V112 H132 Z" />
-      <path d="M132 86 C150 82 160 90 178 86 S214 90 232 86 S262 90 276 86" opacity="0.6" />
-      <path d="M244 60 H264 V76 H244 Z M250 60 V48 H258 V60" />
-      <path d="M282 36 H292 V62 H282 Z M282 44 H292 M282 52 H292" />
-      <circle cx="330" cy="50" r="18" />
-      <path d="M330 38 V62 M318 50 H342" opacity="0.6" />
-      <path d="M132 112 H372 V74 H276" opacity="0.6" />
-      <path d="M176 140 H276 V152 H176 Z" opacity="0.6" />
-      <circle cx="338" cy="136" r="17" opacity="0.6" />
-      <Part x={104} y={152} name="squeegee" />
-      <Part x={226} y={132} name="deck" anchor="middle" />
+      <path d="M132 36 H236 V112 H132 Z" />
+      <path d="M132 86 C150 82 160 90 178 86 S214 90 236 86" opacity="0.6" />
+      <path d="M206 60 H226 V76 H206 Z M212 60 V48 H220 V60" />
+      <path d="M242 36 H252 V62 H242 Z M242 44 H252 M242 52 H252" />
+      <circle cx="290" cy="50" r="18" />
+      <path d="M290 38 V62 M278 50 H302" opacity="0.6" />
+      <path d="M132 112 H352 V74 H236" opacity="0.6" />
+      <path d="M150 140 H240 V152 H150 Z" opacity="0.6" />
+      <circle cx="318" cy="136" r="17" opacity="0.6" />
+      <Part x={55} y={165} name="squeegee" anchor="middle" />
+      <Part x={195} y={134} name="deck" anchor="middle" />
       <Part x={66} y={124} name="duct" />
-      <Part x={188} y={66} name="recovery tank" anchor="middle" />
-      <Part x={254} y={106} name="float" anchor="middle" />
+      <Part x={168} y={58} name="tank" anchor="middle" />
+      <Part x={216} y={104} name="float" anchor="middle" />
       <Hold at={[55, 136]} to={[30, 124]} name="neck" field="open0" />
       <Hold at={[55, 104]} to={[30, 92]} name="end of the duct" field="open1" />
       <Hold at={[137, 50]} to={[108, 30]} name="inlet" field="open2" />
-      <Hold at={[279, 42]} to={[262, 16]} name="before the screen" field="open3" />
-      <Hold at={[310, 50]} to={[352, 14]} name="at the motor" field="open4" />
-    </>
+      <Hold at={[239, 42]} to={[228, 16]} name="before the screen" field="open3" />
+      <Hold at={[270, 50]} to={[256, 93]} name="at the motor" field="open4" />
+    </g>
   ),
 };
 
