@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { toBase } from '../units/units';
-import { fanVacuumKPa, workingPoint } from './airPath';
+import { along, fanVacuumKPa, surplusKPa, unknownAt, workingPoint, type Fan, type Section } from './airPath';
 import { airPowerW, airWattsF558 } from './airPower';
 import { ductLossKPa, frictionFactor } from './friction';
 import { HEALTHY, healthySections } from './healthyMachines';
@@ -88,5 +88,76 @@ describe('heat of the motor', () => {
   test('cooling is whole at healthy flow; it recovers slowly, standing', () => {
     expect(coolingOf(1)).toBeCloseTo(1, 12);
     expect(recoveryMinutes(motor)).toBeGreaterThan(20);
+  });
+});
+
+describe('where fan and path meet', () => {
+  const anyFan = fc.record({
+    sealedKPa: fc.double({ min: 2, max: 40, noNaN: true }),
+    freeLs: fc.double({ min: 5, max: 120, noNaN: true }),
+    shape: fc.double({ min: 0, max: 1, noNaN: true }),
+  });
+  const anySection = fc.record({
+    id: fc.constant('part'),
+    label: fc.constant('a part'),
+    loss: fc.double({ min: 1e-6, max: 0.5, noNaN: true }),
+    exponent: fc.constantFrom(1, 1.2, 1.75, 2),
+  });
+  const anyLeak = fc.option(
+    fc.record({ after: fc.integer({ min: 0, max: 4 }), size: fc.double({ min: 0.01, max: 20, noNaN: true }) }),
+    { nil: null },
+  );
+  const anySetUp = fc.record({ from: fc.integer({ min: 0, max: 4 }), sealed: fc.boolean() });
+
+  /** Halving until nothing is left to halve: slow, and sure. */
+  function halved(
+    fan: Fan,
+    path: Section[],
+    setUp: { from: number; sealed: boolean },
+    leak: { after: number; size: number } | null,
+  ) {
+    let [low, high] = [0, setUp.sealed ? fan.sealedKPa : fan.freeLs];
+    for (let i = 0; i < 200; i++) {
+      const middle = (low + high) / 2;
+      if (surplusKPa(fan, along(path, setUp, leak, middle)) > 0) low = middle;
+      else high = middle;
+    }
+    return (low + high) / 2;
+  }
+
+  test('it is where halving finds it, for any fan, path, leak and set-up', () => {
+    fc.assert(
+      fc.property(
+        anyFan,
+        fc.array(anySection, { minLength: 5, maxLength: 5 }),
+        anyLeak,
+        anySetUp,
+        (fan, path, leak, setUp) => {
+          const found = unknownAt(fan, path, setUp, leak);
+          const left = surplusKPa(fan, along(path, setUp, leak, found));
+          expect(Math.abs(left)).toBeLessThanOrEqual(2e-9 * fan.sealedKPa);
+          const most = setUp.sealed ? fan.sealedKPa : fan.freeLs;
+          expect(Math.abs(found - halved(fan, path, setUp, leak))).toBeLessThanOrEqual(1e-5 * most);
+        },
+      ),
+      { numRuns: 300 },
+    );
+  });
+
+  test('sealed and tight, the fan’s own vacuum stands everywhere; with a leak some of it is lost', () => {
+    const setUp = { from: 0, sealed: true };
+    expect(workingPoint(fan, sections, setUp).vacuumKPa).toEqual(sections.map(() => fan.sealedKPa));
+    const leaking = workingPoint(fan, sections, setUp, { after: 2, size: 2 });
+    expect(leaking.motorLs).toBeGreaterThan(0);
+    expect(leaking.vacuumKPa.at(-1)!).toBeLessThan(fan.sealedKPa);
+    // What lies before the leak stands still: the same vacuum up to it.
+    expect(leaking.vacuumKPa[0]).toBeCloseTo(leaking.vacuumKPa[2]!, 9);
+  });
+
+  test('what is off is told as nothing, and takes nothing', () => {
+    const whole = workingPoint(fan, sections, { from: 0, sealed: false });
+    const off = workingPoint(fan, sections, { from: 3, sealed: false });
+    expect(off.vacuumKPa.slice(0, 3)).toEqual([NaN, NaN, NaN]);
+    expect(off.motorLs).toBeGreaterThan(whole.motorLs);
   });
 });

@@ -12,3 +12,14 @@ test('the share below, against another hand and its own density', () => {
   expect(normalBelow(1.959964)).toBeCloseTo(0.975, 6);
   expect(normalBelow(-3.090232)).toBeCloseTo(0.001, 6);
 });
+
+test('far out it is nought and one, without a step where the series ends, and never falls', () => {
+  let before = 0;
+  for (let z = -40; z <= 40; z += 0.01) {
+    const below = normalBelow(z);
+    expect(below).toBeGreaterThanOrEqual(before - 1e-12);
+    expect(below - before).toBeLessThan(0.01);
+    before = below;
+  }
+  expect([normalBelow(-Infinity), normalBelow(Infinity)]).toEqual([0, 1]);
+});

@@ -20,6 +20,7 @@ import { EditSheet } from '../sheet/EditSheet';
 import type { EditField } from '../sheet/sheet';
 import { Empty, Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
+import { readNumber } from '../parts/readNumber';
 import { Reading } from '../parts/Reading';
 import { TermList } from '../parts/TermList';
 import NextLink from '../theme/NextLink';
@@ -225,7 +226,12 @@ function termValues(t: TermsView): Record<string, string> {
 function termBody(v: Record<string, string>, currency: string): object {
   // What is no amount goes as it was typed: the server names the field.
   const money = (text: string) => (text.trim() === '' ? 0 : (readMoney(text, currency) ?? text));
-  const whole = (text: string) => Number(text.replace(',', '.'));
+  // Nothing typed is no nought, and what is no number no other: the server names the field.
+  const whole = (text: string) => readNumber(text) ?? null;
+  const per100k = (text: string) => {
+    const percent = whole(text);
+    return percent === null ? null : Math.round(1000 * percent);
+  };
   return {
     currency: v.currency,
     locale: v.locale,
@@ -237,7 +243,7 @@ function termBody(v: Record<string, string>, currency: string): object {
       leastMinor: money(v.leastMinor!),
       materialsMinor: money(v.materialsMinor!),
       callOutMinor: money(v.callOutMinor!),
-      deposit100k: Math.round(1000 * whole(v.deposit100k!)),
+      deposit100k: per100k(v.deposit100k!),
       warrantyDays: whole(v.warrantyDays!),
       offerDays: whole(v.offerDays!),
       askAgainDays: whole(v.askAgainDays!),
@@ -246,7 +252,7 @@ function termBody(v: Record<string, string>, currency: string): object {
       taxes: TAXES.filter((i) => v[`tax${i}`]!.trim() !== '').map((i) => ({
         id: `tax-${i + 1}`,
         label: v[`tax${i}`]!.trim(),
-        per100k: Math.round(1000 * whole(v[`rate${i}`] || '0')),
+        per100k: per100k(v[`rate${i}`] || '0'),
         on: ON[v[`on${i}`] as keyof typeof ON],
       })),
       included: v.included === 'yes',
