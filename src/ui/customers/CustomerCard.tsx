@@ -242,7 +242,7 @@ export function CustomerCard({ card, mayAmend, mayAudit }: Props) {
           version={card.version}
           dto={async () => (await import('@/shop/customers/dto')).MergeCustomersDto}
           url={url('merge-customers')}
-          body={(v) => ({ other: Number(v.other) })}
+          body={(v) => ({ other: v.other === '' ? null : Number(v.other) })}
           onDone={done}
           onClose={close}
         />
