@@ -32,7 +32,7 @@ export const roll = gauge({
   label: 'Roll',
   group: 'drive',
   purpose: 'How fast the bristles wear, when to turn the cam a step, when the roll is done.',
-  version: 2,
+  version: 3,
   fields,
   formulas: [
     {
@@ -42,6 +42,10 @@ export const roll = gauge({
     {
       text: 'Next step on the day the line reaches the stand-out that still reaches; each step gains its own height.',
       source: 'Geometry.',
+    },
+    {
+      text: 'Further ahead than four times the days that were measured, a day is a guess and makes no plan.',
+      source: 'Common practice, no source.',
     },
     {
       text: 'The roll is done when no step is left and it no longer reaches, or at the wear mark, whichever comes first.',

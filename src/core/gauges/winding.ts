@@ -68,7 +68,7 @@ export const winding = gauge({
   label: 'Winding and commutator',
   group: 'motor',
   purpose: 'Which bars stand out, whether a winding agrees with its twin, how long a carbon brush lasts.',
-  version: 3,
+  version: 4,
   fields,
   formulas: [
     {
@@ -84,7 +84,7 @@ export const winding = gauge({
       source: 'Common practice, no source.',
     },
     {
-      text: 'Sound: bar to bar alike, of one sort, and no path to the shaft. Under 2 MΩ to frame or shaft: no power.',
+      text: 'Sound: bar to bar alike, of one sort, none over 500 Ω, and no path to the shaft. Under 2 MΩ to frame or shaft: no power.',
       source: 'Common practice, no source.',
     },
     { text: 'Brush hours: wear in proportion to running.', source: 'Common practice, no source.' },
