@@ -24,7 +24,8 @@ const config = {
     ],
   },
   transformIgnorePatterns: ['/node_modules/(?!tinyqueue|stemmer|p-limit|yocto-queue|@tanstack|react-hotkeys-hook)'],
-  testTimeout: 30000,
+  // Patience for a slow machine: no test asks how long a thing takes.
+  testTimeout: 240_000,
 };
 
 export default config;

@@ -11,7 +11,7 @@ let close: () => Promise<void>;
 beforeAll(async () => {
   ({ db, close } = await openTestShop());
   await writeDemoShop(db);
-}, 120_000);
+});
 afterAll(() => close());
 
 const count = async (table: string) => Number((await db(table).count())[0]!.count);

@@ -6,7 +6,7 @@ import { Asking } from './asking/Asking';
 import { theme } from './theme/theme';
 
 // How long something takes is no test: on a slow machine it is waited for nearly as long as the test itself may last.
-configure({ asyncUtilTimeout: 25_000 });
+configure({ asyncUtilTimeout: 200_000 });
 // What was read is shown within the same act.
 notifyManager.setScheduler(queueMicrotask);
 

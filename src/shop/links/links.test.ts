@@ -106,7 +106,7 @@ test('guessed ten thousand times it opens nothing, and the guesser is soon not l
   expect(fates.get(404)).toBe(20);
   // Who has the right address from elsewhere is not hindered.
   expect((await linkView(token, from())).estimate).not.toBeNull();
-}, 120_000);
+});
 
 test('no link without something to answer', async () => {
   const job = await openJob(shop.person, shop.models[K1]!, ['squeal']);
