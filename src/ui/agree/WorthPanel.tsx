@@ -20,6 +20,9 @@ import { useWorth } from './useWorth';
 import { WorthChart } from './WorthChart';
 import { worthWords } from './worthWords';
 
+/** What is told of three ways on, and their chart. */
+const PLACE_PX = 360;
+
 /** The ways to go on, from what is being offered. */
 export function useWays({ draft, offers }: OfferDesk, proposal: ProposalView): WayOn[] {
   return useMemo(
@@ -117,29 +120,36 @@ export function WorthPanel({
           onValue={(doubtMonths) => change({ doubtMonths: doubtMonths ?? USUAL_DOUBT_MONTHS })}
         />
       </Box>
-      {working !== null && <LinearProgress variant="determinate" value={100 * working} aria-label="Reckoning lives" />}
-      {told && told.worth.length > 0 && (
-        <>
-          <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
-            {worthWords(told, draft, money).map((line) => (
-              <li key={line}>
-                <Typography variant="body2">{line}</Typography>
-              </li>
-            ))}
-            {least && draft.newMinor !== null && (
-              <li>
-                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                  By the half-price rule of the other school:{' '}
-                  {withinHalf(least.priceMinor, draft.newMinor)
-                    ? 'repair it, it is under half of a new one.'
-                    : 'do not, it is over half of a new one.'}
-                </Typography>
-              </li>
-            )}
-          </Box>
-          <WorthChart worth={told.worth} currency={currency} locale={locale} />
-        </>
-      )}
+      {/* Its place is held from the start: what stands below must not move away under the finger. */}
+      <Box sx={{ display: 'grid', gap: 1, alignContent: 'start', minHeight: ways.length > 0 ? PLACE_PX : 0 }}>
+        <Box sx={{ height: 4 }}>
+          {working !== null && (
+            <LinearProgress variant="determinate" value={100 * working} aria-label="Reckoning lives" />
+          )}
+        </Box>
+        {told && told.worth.length > 0 && (
+          <>
+            <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
+              {worthWords(told, draft, money).map((line) => (
+                <li key={line}>
+                  <Typography variant="body2">{line}</Typography>
+                </li>
+              ))}
+              {least && draft.newMinor !== null && (
+                <li>
+                  <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                    By the half-price rule of the other school:{' '}
+                    {withinHalf(least.priceMinor, draft.newMinor)
+                      ? 'repair it, it is under half of a new one.'
+                      : 'do not, it is over half of a new one.'}
+                  </Typography>
+                </li>
+              )}
+            </Box>
+            <WorthChart worth={told.worth} currency={currency} locale={locale} />
+          </>
+        )}
+      </Box>
       {draft.newMinor === null && draft.usedMinor === null && (
         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
           Say what another machine costs, and it is weighed against it.
