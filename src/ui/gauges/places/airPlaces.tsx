@@ -48,7 +48,7 @@ const canister: Place = {
       <path d="M364 72 V96 M352 84 H376" opacity="0.6" />
       <Part x={27} y={114} name="head" anchor="middle" />
       <Part x={108} y={84} name="wand" />
-      <Part x={192} y={36} name="hose" />
+      <Part x={176} y={84} name="hose" anchor="end" />
       <Part x={283} y={88} name="bag" anchor="middle" />
       <Hold at={[57, 117]} to={[84, 122]} name="neck" field="open0" />
       <Hold at={[140, 31]} to={[112, 20]} name="wand’s upper end" field="open1" />
@@ -139,10 +139,10 @@ const wet: Place = {
       <Part x={168} y={58} name="tank" anchor="middle" />
       <Part x={216} y={104} name="float" anchor="middle" />
       <Hold at={[55, 136]} to={[30, 124]} name="neck" field="open0" />
-      <Hold at={[55, 104]} to={[30, 92]} name="end of the duct" field="open1" />
+      <Hold at={[55, 104]} to={[30, 92]} name="duct’s end" field="open1" />
       <Hold at={[137, 50]} to={[108, 30]} name="inlet" field="open2" />
       <Hold at={[239, 42]} to={[228, 16]} name="before the screen" field="open3" />
-      <Hold at={[270, 50]} to={[256, 93]} name="at the motor" field="open4" />
+      <Hold at={[270, 50]} to={[274, 93]} name="at the motor" field="open4" />
     </g>
   ),
 };
