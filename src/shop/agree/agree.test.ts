@@ -321,6 +321,34 @@ describe('the answer', () => {
     expect((await agree(job)).answers.at(-1)!.signed).toBe('J. Marsk');
   });
 
+  test('what the agreed offer leaves out is neither on the way in nor on the way back, and stays open on the machine', async () => {
+    const job = await found(
+      K1,
+      [
+        { check: 'sole-plate-look', outcome: 'belt-missing' },
+        { check: 'filter-look', outcome: 'filter-caked' },
+      ],
+      ['roll-not-turning', 'weak-suction'],
+    );
+    const before = await readJob(job);
+    const [other] = before.proved.filter((f) => f !== 'belt-broken');
+    expect(before.rebuild.some((l) => l.fault === other)).toBe(true);
+    const { lines } = await estimateOf(job);
+    await offer(job, { lines: lines.map((l) => (l.fault === other ? { ...l, group: 'wait' as const } : l)) });
+    expect((await agree(job)).notWanted).toEqual([]);
+    await agreeTo(shop.person, job, { offer: 'minimum' });
+    const after = await readJob(job);
+    expect(after.agree.notWanted).toEqual([other]);
+    expect(after.rebuild.some((l) => l.fault === other)).toBe(false);
+    expect(after.rebuild.some((l) => l.fault === 'belt-broken')).toBe(true);
+    expect(after.leftOpen).toContain(other);
+    // All of it agreed to after all: it is to be mended again.
+    await agreeTo(shop.person, job, { offer: 'all' });
+    const all = await readJob(job);
+    expect(all.agree.notWanted).toEqual([]);
+    expect(all.rebuild.some((l) => l.fault === other)).toBe(true);
+  });
+
   test('what was not wanted comes up at the next visit, until it is mended', async () => {
     const job = await beltGone();
     const { lines } = await estimateOf(job);

@@ -51,7 +51,10 @@ export function factsOf(state: JobState): WrittenFacts {
   const repaired = repairedIn(kind, state, new Set([...bench.proved, ...state.openFaults.map((f) => f.fault)]));
   const bridged = bridgedOn(kind, state);
   const service = serviceList(kind, state, today);
-  const strip = stripOf(kind, state, { proved: bench.proved, repaired, open: bench.open }, service);
+  const agree = agreeOf(state, bench.proved, repaired);
+  // What the owner did not want is neither opened for nor mended.
+  const proved = bench.proved.filter((f) => !agree.notWanted.includes(f));
+  const strip = stripOf(kind, state, { proved, repaired, open: bench.open }, service);
   return {
     id: job.id,
     version: job.version,
@@ -142,7 +145,7 @@ export function factsOf(state: JobState): WrittenFacts {
       endsAt: instant(w.ends_at),
       endedAt: instantOrNull(w.ended_at),
     })),
-    proofs: proofViews(kind, state, bench.proved, bridged),
+    proofs: proofViews(kind, state, proved, bridged),
     gauges: state.gauges.map((g) => ({
       id: g.id,
       gauge: g.gauge,
@@ -154,7 +157,7 @@ export function factsOf(state: JobState): WrittenFacts {
     partAgeDays: Object.fromEntries(
       state.partAges.map((a) => [a.station, Math.floor((now - Date.parse(a.at)) / DAY_MS)]),
     ),
-    agree: agreeOf(state, bench.proved, repaired),
+    agree,
     currency: shop.currency,
     zone: shop.zone,
   };

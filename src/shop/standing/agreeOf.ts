@@ -41,6 +41,7 @@ export function agreeOf(state: JobState, proved: readonly string[], repaired: re
     limitMinor,
     answers: state.answers.map(answerView),
     foundSince,
+    notWanted: estimate && offer !== null ? leftOut(estimate, offer, proved, repaired) : [],
     declinedBefore: declinedBefore(state, repaired),
     documents: state.documents.map((d) => ({
       id: d.id,
@@ -69,6 +70,18 @@ export function agreeOf(state: JobState, proved: readonly string[], repaired: re
     schools: state.job.schools as SchoolChoices,
     locale: state.shop.locale,
   };
+}
+
+/** Faults whose lines were offered and are not in the offer that stands, unless they were mended all the same. */
+function leftOut(
+  { lines, offers }: EstimateView,
+  offer: OfferId,
+  proved: readonly string[],
+  repaired: readonly string[],
+): string[] {
+  const taken = new Set(offers.find((o) => o.id === offer)?.lines.map((l) => l.fault));
+  const offered = new Set(lines.map((l) => l.fault));
+  return proved.filter((f) => offered.has(f) && !taken.has(f) && !repaired.includes(f));
 }
 
 function standingOf(

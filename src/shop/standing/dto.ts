@@ -76,6 +76,8 @@ export interface AgreeView {
   answers: AnswerView[];
   /** Faults that were found since the owner agreed. */
   foundSince: string[];
+  /** Faults that were offered and are not in the offer that stands agreed: they stay as they are. */
+  notWanted: string[];
   declinedBefore: { label: string; fault: string | null; at: string; job: number }[];
   documents: { id: number; kind: string; name: string; at: string; totalMinor: number; corrects: number | null }[];
   payments: { id: number; how: string; amountMinor: number; at: string }[];

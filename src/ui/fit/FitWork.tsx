@@ -10,6 +10,7 @@ import type { JobFacts } from '@/shop/jobView/dto';
 import { CautionGate } from '../job/CautionGate';
 import { cautionOf, faultLabel, faultOf, heldPower, repairCautions } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
+import { wanted } from '../job/wanted';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
@@ -35,7 +36,7 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
   const stillOpen = job.strip.done.filter((s) => !shut.has(s.id));
   const lit = now?.sort === 'close' ? (job.strip.cups.find((c) => c.step === now.step)?.number ?? null) : null;
   const held = heldPower(job);
-  const cautions = repairCautions(job.machine.kind, job.leftOpen);
+  const cautions = repairCautions(job.machine.kind, wanted(job, job.leftOpen));
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box>
@@ -43,8 +44,10 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
           Fit
         </Typography>
         <Typography variant="body2">
-          {job.proved.length > 0
-            ? job.proved.map((id) => `${faultLabel(id)}: ${faultOf(id)?.repair.label.toLowerCase()}`).join('; ') + '.'
+          {wanted(job, job.proved).length > 0
+            ? wanted(job, job.proved)
+                .map((id) => `${faultLabel(id)}: ${faultOf(id)?.repair.label.toLowerCase()}`)
+                .join('; ') + '.'
             : 'No cause is proved: fit what you stand behind, and prove it.'}
           {held && ` It is not run before it is made safe: ${held}.`}
         </Typography>
@@ -112,7 +115,7 @@ function Parts({ desk }: { desk: JobDesk }) {
   const { job, busy } = desk;
   const [words, setWords] = useState('');
   const closed = job.stage === 'closed';
-  const faults = [...new Set([...job.proved, ...job.openFaults.map((f) => f.fault)])];
+  const faults = [...new Set([...wanted(job, job.proved), ...job.openFaults.map((f) => f.fault)])];
   const rows =
     words === ''
       ? offeredParts(job.parts, job.machine.kind, faults, job.fitted)

@@ -10,6 +10,7 @@ import type { JobFacts } from '@/shop/jobView/dto';
 import { gaugeAddress } from '../job/gaugeAddress';
 import { faultLabel, faultOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
+import { wanted } from '../job/wanted';
 import { Empty } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 
@@ -18,7 +19,7 @@ export function Repairs({ desk }: { desk: JobDesk }) {
   const { job, busy, act } = desk;
   const closed = job.stage === 'closed';
   const earlier = new Map(job.openFaults.map((f) => [f.fault, f.job]));
-  const faults = [...new Set([...job.proved, ...job.repaired, ...earlier.keys()])];
+  const faults = [...new Set([...wanted(job, job.proved), ...job.repaired, ...earlier.keys()])];
   return (
     <Box component="section" aria-label="Repairs">
       <Typography component="h2" variant="h3">

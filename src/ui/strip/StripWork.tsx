@@ -14,6 +14,7 @@ import { MachineDrawing } from '../drawing/MachineDrawing';
 import { CautionGate } from '../job/CautionGate';
 import { cautionOf, faultLabel, faultOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
+import { wanted } from '../job/wanted';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Notice } from '../parts/Notice';
 import { sendPhotograph } from '../parts/post';
@@ -106,7 +107,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
 
   // Before every step, also the tenth: it may have been run for a trial in between.
   const dead = DEAD_FIRST[knowledge.kinds.find((k) => k.id === job.machine.kind)!.supply];
-  const repairs = job.leftOpen.map((id) => faultOf(id)?.repair.label ?? faultLabel(id));
+  const repairs = wanted(job, job.leftOpen).map((id) => faultOf(id)?.repair.label ?? faultLabel(id));
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
