@@ -27,6 +27,24 @@ export function repairWorkOf(kindId: string, faultId: string): RepairWork {
   };
 }
 
+/** Behind the same cover: what carries other parts after what is made new in it, what runs over both last. Common practice, no source. */
+const CARRIES = ['roll', 'motor'];
+const RUNS_OVER = ['belt'];
+
+function turnOf(faultId: string): number {
+  const parts = faultById.get(faultId)?.repair.parts ?? [];
+  return parts.some((p) => RUNS_OVER.includes(p)) ? 2 : parts.some((p) => CARRIES.includes(p)) ? 1 : 0;
+}
+
+/**
+ * What several repairs do, in the order in which they can be done behind the same cover: bearings, then the roll that sits in
+ * them, then the belt that runs over it.
+ * @throws RangeError for a fault that the kind does not have
+ */
+export function worksOf(kindId: string, faultIds: readonly string[]): RepairWork[] {
+  return [...faultIds].sort((a, b) => turnOf(a) - turnOf(b)).map((f) => repairWorkOf(kindId, f));
+}
+
 /** What a repair needs besides its steps, and what it must wait for; nothing for a fault that is not known. */
 export function repairNeeds(faultId: string): Omit<RepairText, 'steps'> {
   const { steps: _, ...needs } = repairTexts[faultId] ?? { steps: [] };

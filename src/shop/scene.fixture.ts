@@ -126,10 +126,11 @@ export async function proveAll(person: Person, job: number): Promise<void> {
     await recordProof(person, job, { ...(await base(job)), item, result: 'pass', note: '', ...SIGNED });
 }
 
-/** Takes a job from Find to Hand back: every proved fault repaired, every step of the rebuild ticked, everything proved. */
+/** Takes a job from Find to Hand back: everything repaired that is to be, every step of the rebuild ticked, everything proved. */
 export async function toHandBack(person: Person, job: number): Promise<void> {
   await moveStage(person, job, { ...(await base(job)), to: 'fit' });
-  for (const fault of (await readJob(job)).leftOpen)
+  const { toMend, repaired } = await readJob(job);
+  for (const fault of toMend.filter((f) => !repaired.includes(f)))
     await markRepaired(person, job, { ...(await base(job)), fault, done: true });
   for (const { id: step } of (await readJob(job)).rebuild)
     await tickRebuild(person, job, { ...(await base(job)), step, done: true });

@@ -212,7 +212,7 @@ export const repairTexts: Record<string, RepairText> = {
   'felt-clogged': { steps: NEW_FILTER },
   'exhaust-filter-clogged': {
     resets: ['exhaust-filter'],
-    steps: ['Black on the motor’s side is carbon dust: no fault', 'New exhaust filter in'],
+    steps: ['Old filter looked at: black on the motor’s side is carbon dust, no fault', 'New exhaust filter in'],
   },
   'exhaust-filter-apart': {
     resets: ['exhaust-filter'],

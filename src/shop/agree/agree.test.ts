@@ -347,6 +347,58 @@ describe('the answer', () => {
     const all = await readJob(job);
     expect(all.agree.notWanted).toEqual([]);
     expect(all.rebuild.some((l) => l.fault === other)).toBe(true);
+    // Nothing wanted: it is put back as it was, and nobody asks for the owner's word a second time.
+    await recordAnswer(shop.person, job, {
+      ...(await base(job)),
+      says: 'as-is',
+      way: 'phone',
+      who: 'J. Marsk',
+      words: '',
+    });
+    const no = await readJob(job);
+    expect([no.toMend, no.agree.notWanted]).toEqual([[], no.proved]);
+    expect(no.rebuild.filter((l) => l.sort === 'repair')).toEqual([]);
+    await handBack(shop.person, job, {
+      ...(await base(job)),
+      faults: no.proved,
+      ending: 'unrepaired',
+      foundWords: 'Too dear.',
+      advice: '',
+    });
+    expect((await readJob(job)).leftOpen).toEqual(no.proved);
+  });
+
+  test('what was agreed while it is open is opened for, mended and proved like the rest, and is no fault of the machine', async () => {
+    const job = await beltGone();
+    const { lines } = await estimateOf(job);
+    const line = (fault: string, label: string) => ({
+      ...lines[0]!,
+      id: `do-${fault}`,
+      fault,
+      label,
+      group: 'now' as const,
+    });
+    const besides = [line('bearing-rough', 'New roll bearings'), line('main-switch-failed', 'New switch')];
+    await offer(job, { lines: [...lines.filter((l) => l.group === 'must'), ...besides] });
+    await agreeTo(shop.person, job, { offer: 'minimum' });
+    expect((await readJob(job)).toMend).toEqual(['belt-broken']);
+    await agreeTo(shop.person, job, { offer: 'recommended' });
+    const agreed = await readJob(job);
+    expect(agreed.proved).toEqual(['belt-broken']);
+    expect(agreed.toMend).toEqual(['belt-broken', 'bearing-rough', 'main-switch-failed']);
+    // The way in goes as far as it takes, the bearing comes before the belt that runs over it, the switch owes its proof.
+    expect(agreed.strip.ahead.map((s) => s.access)).toEqual(expect.arrayContaining(['roll-out', 'motor-bay']));
+    const works = [...new Set(agreed.rebuild.flatMap((l) => l.fault ?? []))];
+    expect(new Set(works)).toEqual(new Set(agreed.toMend));
+    expect(works.indexOf('bearing-rough')).toBeLessThan(works.indexOf('belt-broken'));
+    expect(agreed.proofs.map((p) => p.item)).toContain('switch-cuts');
+    await toHandBack(shop.person, job);
+    const done = await readJob(job);
+    expect(new Set(done.repaired)).toEqual(new Set(agreed.toMend));
+    await handBack(shop.person, job, { ...(await base(job)), faults: ['belt-broken'], advice: '' });
+    const book = await shop.db('timeline').where({ job_id: job, what: 'repaired' }).pluck('text');
+    expect(book).toContain('Fit new roll bearings as a pair: done while it was open, as agreed');
+    expect(await shop.db('confirmed_fault').where({ job_id: job }).pluck('fault')).toEqual(['belt-broken']);
   });
 
   test('what was not wanted comes up at the next visit, until it is mended', async () => {

@@ -240,7 +240,8 @@ const besidesNow = (lines: readonly Line[]) => [
 
 function mustReason(fault: string, facts: JobFacts): string {
   if (isSafetyFault(fault)) return 'Not safe without it.';
-  if (facts.repaired.includes(fault)) return 'Found, and mended already.';
+  if (facts.repaired.includes(fault))
+    return facts.proved.includes(fault) ? 'Found, and mended already.' : 'Done already.';
   return 'Found: it will not work without it.';
 }
 

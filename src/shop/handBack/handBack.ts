@@ -41,14 +41,16 @@ export const handBack = jobDeed({
     // What is named only now counts with its fitted part as what was proved.
     const repaired = repairedIn(kind, state, new Set(foundIn(facts, faults)));
     const open = foundIn(facts, faults).filter((id) => !repaired.includes(id));
+    // What the owner, asked, did not want is answered already.
+    const unanswered = open.filter((id) => !facts.agree.notWanted.includes(id));
     refuseIf([
       ...endingProblems(facts, ending, faults, words),
       ...faultProblems(kind, faults),
-      ...(ending.returned && open.length > 0 && ownersWord.length < 2
+      ...(ending.returned && unanswered.length > 0 && ownersWord.length < 2
         ? [
             {
               field: 'ownersWord',
-              message: `What the owner says of what stays open: ${open.map(faultLabel).join(', ')}.`,
+              message: `What the owner says of what stays open: ${unanswered.map(faultLabel).join(', ')}.`,
             },
           ]
         : []),
@@ -80,6 +82,9 @@ export const handBack = jobDeed({
     const sentences = [
       `${ending.says}. Found: ${found || 'no cause named'}.`,
       open.length > 0 && ending.id !== 'cancelled' ? `Left open: ${open.map(faultLabel).join(', ')}.` : '',
+      facts.agree.notWanted.length > 0 && ending.id !== 'cancelled'
+        ? `Offered, and not wanted: ${facts.agree.notWanted.map(faultLabel).join(', ')}.`
+        : '',
       ownersWord ? `The owner: “${ownersWord}”` : '',
       advice ? `Advice: ${advice}` : '',
     ];

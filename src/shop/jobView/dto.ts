@@ -95,6 +95,8 @@ export interface JobFacts extends BenchState {
     why: string;
     at: string;
   }[];
+  /** Faults whose repair this job does, done or not: proved and wanted, and what was agreed besides. */
+  toMend: string[];
   /** Faults whose repair was done in this job. */
   repaired: string[];
   /** Proved here and not repaired: they stay open on the machine. */

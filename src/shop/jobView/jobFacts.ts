@@ -4,7 +4,7 @@ import { partsFor } from '@/data/jobs';
 import { jobState, type JobState } from '@/data/jobState';
 import { jobsOf } from '@/data/machines';
 import { kindById, knowledge } from '@/knowledge';
-import { agreeOf } from '../standing/agreeOf';
+import { agreedOf, agreeOf } from '../standing/agreeOf';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import { beforeNow } from '../finding/beforeNow';
@@ -48,13 +48,15 @@ export function factsOf(state: JobState): WrittenFacts {
   const before = beforeNow(kind, state);
   const now = Date.now();
   const today = dayInZone(new Date(now), shop.zone);
-  const repaired = repairedIn(kind, state, new Set([...bench.proved, ...state.openFaults.map((f) => f.fault)]));
+  const agreed = agreedOf(state);
+  const found = [...bench.proved, ...state.openFaults.map((f) => f.fault), ...agreed.faults];
+  const repaired = repairedIn(kind, state, new Set(found));
   const bridged = bridgedOn(kind, state);
   const service = serviceList(kind, state, today);
-  const agree = agreeOf(state, bench.proved, repaired);
-  // What the owner did not want is neither opened for nor mended.
-  const proved = bench.proved.filter((f) => !agree.notWanted.includes(f));
-  const strip = stripOf(kind, state, { proved, repaired, open: bench.open }, service);
+  const agree = agreeOf(state, agreed, bench.proved, repaired);
+  // What the owner did not want is neither opened for nor mended; what was agreed besides is.
+  const toMend = [...bench.proved.filter((f) => !agree.notWanted.includes(f)), ...agree.besides];
+  const strip = stripOf(kind, state, { toMend, repaired, open: bench.open }, service);
   return {
     id: job.id,
     version: job.version,
@@ -130,6 +132,7 @@ export function factsOf(state: JobState): WrittenFacts {
       before: before.has(f.id),
     })),
     fitted: state.fitted.map(({ group: _, ...f }) => ({ ...f, at: instant(f.at) })),
+    toMend,
     repaired,
     leftOpen: bench.proved.filter((id) => !repaired.includes(id)),
     openFaults: state.openFaults.filter((f) => !repaired.includes(f.fault)).map((f) => ({ ...f, at: instant(f.at) })),
@@ -145,7 +148,7 @@ export function factsOf(state: JobState): WrittenFacts {
       endsAt: instant(w.ends_at),
       endedAt: instantOrNull(w.ended_at),
     })),
-    proofs: proofViews(kind, state, proved, bridged),
+    proofs: proofViews(kind, state, toMend, bridged),
     gauges: state.gauges.map((g) => ({
       id: g.id,
       gauge: g.gauge,

@@ -27,7 +27,7 @@ export function nextActionOf(job: WrittenFacts, odds: AssessmentView | null): Ne
   }
   if (job.stage === 'fit') {
     const step = job.rebuild.find((s) => !s.done && s.sort !== 'repair');
-    const unfitted = job.proved.find((id) => !job.fitted.some((f) => f.station === stationOf(job, id)));
+    const unfitted = job.toMend.find((id) => !job.fitted.some((f) => f.station === stationOf(job, id)));
     if (unfitted && faultById.get(unfitted)!.repair.parts && job.fitted.length === 0)
       return { text: faultById.get(unfitted)!.repair.label, minutes: faultById.get(unfitted)!.repair.minutes };
     return step

@@ -53,9 +53,23 @@ test('the model’s own belt comes first, what is fitted leaves the list', () =>
     parts,
     'upright-shaft-belt',
     ['belt-broken'],
-    [{ code: 'FB-10-340', station: 'flat-belt' }],
+    [{ code: 'FB-10-340', station: 'flat-belt', quantity: 1 }],
   );
-  expect(after.map((p) => p.code)).not.toContain('FB-10-340');
+  // One belt runs there: another size is one too many.
+  expect(after).toEqual([]);
+});
+
+test('of two bearings that a roll takes the second may be of another size', () => {
+  const parts = partsOf('upright-shaft-belt');
+  const fitted = (quantity: number) => {
+    const first = offeredParts(parts, 'upright-shaft-belt', ['bearing-rough'])[0]!;
+    const { code, station } = first;
+    return offeredParts(parts, 'upright-shaft-belt', ['bearing-rough'], [{ code, station, quantity }]).map(
+      (p) => p.code,
+    );
+  };
+  expect(fitted(1)).toEqual(['BB-625']);
+  expect(fitted(2)).toEqual([]);
 });
 
 test.each([

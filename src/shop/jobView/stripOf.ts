@@ -8,7 +8,7 @@ import { trayOf } from '@/core/strip/tray';
 import { closingOf, wayBack } from '@/core/strip/wayBack';
 import type { JobState } from '@/data/jobState';
 import { knowledge } from '@/knowledge';
-import { repairWorkOf } from '@/knowledge/repairWork';
+import { worksOf } from '@/knowledge/repairWork';
 import type { JobFacts, ServiceLine } from './dto';
 import { changesOf, procedureOf } from './procedureOf';
 import { visitOrder } from './visitOrder';
@@ -20,9 +20,9 @@ const accessOf = new Map([
 ]);
 const repairAccess = new Map(knowledge.faults.map((f) => [f.id, f.repair.access]));
 
-/** What was found and what of it is mended; open: accesses that Find left open. */
+/** What this job mends and what of it is mended; open: accesses that Find left open. */
 interface Found {
-  proved: readonly string[];
+  toMend: readonly string[];
   repaired: readonly string[];
   open: readonly string[];
 }
@@ -43,13 +43,13 @@ export function stripOf(
   // What is back in place must be opened again if something behind it is still to be mended.
   const inside = new Set([...opened.filter((s) => !closed.has(s.id)).map((s) => s.id), ...absent]);
   const mended = new Set(found.repaired);
-  const toMend = found.proved.filter((f) => !mended.has(f));
+  const still = found.toMend.filter((f) => !mended.has(f));
   const pressed = new Set(state.stripped.map((s) => s.step));
   // What is to be mended, and what somebody has begun to open to look.
   const begun = [...new Set(opened.filter((s) => pressed.has(s.id)).map((s) => s.access))].filter(
     (access) => !opened.some((s) => s.access === access && closed.has(s.id)),
   );
-  const wanted = [...toMend.map((f) => repairAccess.get(f)!), ...begun];
+  const wanted = [...still.map((f) => repairAccess.get(f)!), ...begun];
   const ahead = stepsToOpen(procedure, kind.access, wanted, inside);
   const last = opened.at(-1);
   const order = bestOrder(ahead, last ? { lie: last.lie, tool: last.tool } : undefined);
@@ -71,11 +71,7 @@ export function stripOf(
       pictures: state.modelPhotographs,
     },
     visitOrder: state.job.visit !== '' ? visitOrder(kind, procedure, service, opened, absent) : null,
-    rebuild: wayBack(
-      procedure,
-      opened,
-      found.proved.map((f) => repairWorkOf(kind.id, f)),
-    )
+    rebuild: wayBack(procedure, opened, worksOf(kind.id, found.toMend))
       .filter((line) => line.sort !== 'check' || has(line.stations))
       .map(({ stations: _, ...line }) => ({
         ...line,

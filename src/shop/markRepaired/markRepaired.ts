@@ -4,6 +4,7 @@ import { bench } from '../access/roles';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { refuseIf } from '../problem';
 import { MarkRepairedDto } from './dto';
+import { repairWords } from './repairWords';
 
 /** Says that the repair of a fault was done, or takes that back; a fault without it stays open on the machine. */
 export const markRepaired = jobDeed({
@@ -11,10 +12,10 @@ export const markRepaired = jobDeed({
   roles: bench,
   summary: 'Tick a repair as done',
   dto: MarkRepairedDto,
-  async work({ db, jobId, kind, person, tell }, dto) {
+  async work({ db, jobId, kind, facts, person, tell }, dto) {
     const fault = knowledge.faults.find((f) => f.id === dto.fault && kind.id in f.kinds);
     if (!fault) return refuseIf([{ field: 'fault', message: `${kind.id} has no fault ${dto.fault}.` }]);
     await putRepairDone(db, jobId, fault.id, person.id, dto.done);
-    tell('repaired', dto.done ? `${fault.label}: ${fault.repair.label}` : `${fault.label}: not repaired after all`);
+    tell('repaired', repairWords(facts, fault.id, dto.done));
   },
 });

@@ -9,7 +9,7 @@ import { dropModelPhotographs, putModelPhotograph } from '@/data/photographs';
 import { insertProcedure, procedureVersions, stepTimes, type ProcedureRow } from '@/data/strip';
 import { knowledge } from '@/knowledge';
 import { procedures } from '@/knowledge/kinds';
-import { repairNeeds, repairWorkOf } from '@/knowledge/repairWork';
+import { repairNeeds, worksOf } from '@/knowledge/repairWork';
 import { bench } from '../access/roles';
 import { deedOn, once } from '../deed/deed';
 import { jobDeed } from '../jobDeed/jobDeed';
@@ -94,7 +94,7 @@ export function wayFor(kindId: string, faults: readonly string[], changes: reado
   const strange = faults.filter((id) => !knowledge.faults.some((f) => f.id === id && kindId in f.kinds));
   refuseIf(strange.map((id) => ({ field: 'faults', message: `${kindId} has no fault ${id.slice(0, 60)}.` })));
   const { procedure }: { procedure: Procedure } = changedBy(procedures[kindId]!, changes);
-  const works = [...new Set(faults)].map((id) => repairWorkOf(kindId, id));
+  const works = worksOf(kindId, [...new Set(faults)]);
   const order = bestOrder(
     stepsToOpen(
       procedure,

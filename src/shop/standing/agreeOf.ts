@@ -1,13 +1,26 @@
 import { isWithin, type Offer, type OfferId, type OfferLine } from '@/core/agree/offers';
 import type { JobState } from '@/data/jobState';
+import { faultById } from '@/knowledge';
 import type { SchoolChoices } from '@/knowledge/schools';
 import { documentName } from './documentName';
 import type { AgreeView, AnswerView, EstimateTerms, EstimateView, Standing } from './dto';
 
 const instant = (text: string) => new Date(text).toISOString();
 
-/** How a job stands with its owner. @param proved faults found and not mended in this job */
-export function agreeOf(state: JobState, proved: readonly string[], repaired: readonly string[]): AgreeView {
+/** The offer that stands agreed, and what speaks for it. */
+export interface Agreed {
+  estimate: EstimateView | null;
+  answer: JobState['answers'][number] | undefined;
+  /** What is owed, and done, when it stays so; null while nothing is agreed. */
+  offer: OfferId | null;
+  limitMinor: number | null;
+  isCovered: boolean;
+  /** Faults whose repair is in that offer. */
+  faults: string[];
+}
+
+/** What was agreed to, whatever was found since. */
+export function agreedOf(state: JobState): Agreed {
   const estimate = estimateOf(state);
   const told = state.answers.filter((a) => a.says !== 'limit');
   const last = told.at(-1);
@@ -19,13 +32,35 @@ export function agreeOf(state: JobState, proved: readonly string[], repaired: re
   // A limit that was given after a no takes the no back.
   const isTakenBack = last !== undefined && last.says !== 'yes' && state.answers.at(-1)!.says === 'limit';
   const answer = isNewer || isTakenBack ? undefined : answered;
+  const within = estimate === null ? null : largestWithin(estimate, limitMinor);
+  const offer =
+    answer === undefined ? within : answer.says === 'yes' ? ((answer.offer as OfferId | null) ?? within) : null;
+  const lines = estimate?.offers.find((o) => o.id === offer)?.lines ?? [];
+  return {
+    estimate,
+    answer,
+    offer,
+    limitMinor,
+    isCovered: within !== null,
+    faults: [...new Set(lines.flatMap((l) => l.fault ?? []))],
+  };
+}
+
+/**
+ * How a job stands with its owner.
+ * @param agreed what was agreed to
+ * @param proved faults found in this job, mended or not
+ */
+export function agreeOf(
+  state: JobState,
+  agreed: Agreed,
+  proved: readonly string[],
+  repaired: readonly string[],
+): AgreeView {
+  const { estimate, answer, offer, limitMinor, isCovered } = agreed;
   const foundSince =
     answer?.says === 'yes' ? proved.filter((f) => !repaired.includes(f) && !answer.known.includes(f)) : [];
-  const within = estimate === null ? null : largestWithin(estimate, limitMinor);
-  const isCovered = within !== null;
   const standing = standingOf(answer?.says, foundSince.length > 0, estimate !== null, isCovered);
-  const offer: OfferId | null =
-    (answer?.says === 'yes' ? (answer.offer as OfferId | null) : null) ?? (standing === 'within-limit' ? within : null);
   const paidMinor = state.payments.reduce((sum, p) => sum + p.amount_minor, 0);
   const gross = grossOwed(state, estimate, offer);
   return {
@@ -41,7 +76,8 @@ export function agreeOf(state: JobState, proved: readonly string[], repaired: re
     limitMinor,
     answers: state.answers.map(answerView),
     foundSince,
-    notWanted: estimate && offer !== null ? leftOut(estimate, offer, proved, repaired) : [],
+    notWanted: notWanted(agreed, standing, proved).filter((f) => !repaired.includes(f)),
+    besides: agreed.faults.filter((f) => state.model.kind in (faultById(f)?.kinds ?? {}) && !proved.includes(f)),
     declinedBefore: declinedBefore(state, repaired),
     documents: state.documents.map((d) => ({
       id: d.id,
@@ -72,16 +108,16 @@ export function agreeOf(state: JobState, proved: readonly string[], repaired: re
   };
 }
 
-/** Faults whose lines were offered and are not in the offer that stands, unless they were mended all the same. */
-function leftOut(
-  { lines, offers }: EstimateView,
-  offer: OfferId,
+/** All that was found after a no; after a yes, what was offered and is not in the offer that stands. */
+function notWanted(
+  { estimate, offer, faults }: Agreed,
+  standing: Standing,
   proved: readonly string[],
-  repaired: readonly string[],
-): string[] {
-  const taken = new Set(offers.find((o) => o.id === offer)?.lines.map((l) => l.fault));
-  const offered = new Set(lines.map((l) => l.fault));
-  return proved.filter((f) => offered.has(f) && !taken.has(f) && !repaired.includes(f));
+): readonly string[] {
+  if (standing === 'as-is' || standing === 'scrap') return proved;
+  if (!estimate || offer === null) return [];
+  const offered = new Set(estimate.lines.map((l) => l.fault));
+  return proved.filter((f) => offered.has(f) && !faults.includes(f));
 }
 
 function standingOf(

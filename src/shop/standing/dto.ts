@@ -76,8 +76,10 @@ export interface AgreeView {
   answers: AnswerView[];
   /** Faults that were found since the owner agreed. */
   foundSince: string[];
-  /** Faults that were offered and are not in the offer that stands agreed: they stay as they are. */
+  /** Faults that the owner, asked, did not want mended: they stay as they are. */
   notWanted: string[];
+  /** Faults that were not found here and whose repair is agreed all the same: what wears, done while it is open. */
+  besides: string[];
   declinedBefore: { label: string; fault: string | null; at: string; job: number }[];
   documents: { id: number; kind: string; name: string; at: string; totalMinor: number; corrects: number | null }[];
   payments: { id: number; how: string; amountMinor: number; at: string }[];

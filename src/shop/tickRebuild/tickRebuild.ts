@@ -1,9 +1,9 @@
 import { putRebuildTick, putRepairDone } from '@/data/jobs';
-import { faultById } from '@/knowledge';
 import { repairNeeds } from '@/knowledge/repairWork';
 import { bench } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseUnderHold } from '../jobDeed/underHold';
+import { repairWords } from '../markRepaired/repairWords';
 import { refuseIf } from '../problem';
 import { beginWait } from '../startWait/startWait';
 import { TickRebuildDto } from './dto';
@@ -39,11 +39,10 @@ const MUST_LIE = ['drying', 'glue'];
 
 async function repairGoesOn(scene: DeedScene, fault: string, { step, done }: TickRebuildDto): Promise<void> {
   const { db, jobId, person, facts, tell } = scene;
-  const { label, repair } = faultById(fault)!;
   const left = facts.rebuild.filter((l) => l.fault === fault && l.id !== step && !l.done);
   if (done ? left.length > 0 : !facts.repaired.includes(fault)) return;
   await putRepairDone(db, jobId, fault, person.id, done);
-  tell('repaired', done ? `${label}: ${repair.label}` : `${label}: not repaired after all`);
+  tell('repaired', repairWords(facts, fault, done));
   const { waits } = repairNeeds(fault);
   if (done && waits && facts.waits.every((w) => w.endedAt !== null)) await beginWait(scene, waits);
 }

@@ -8,9 +8,9 @@ import { useState } from 'react';
 import { roleOf, takenBy } from '@/knowledge/repairWork';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { CautionGate } from '../job/CautionGate';
-import { cautionOf, faultLabel, faultOf, heldPower, repairCautions } from '../job/labels';
+import { cautionOf, heldPower, repairCautions } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
-import { wanted } from '../job/wanted';
+import { stillToMend, workWords } from '../job/toMend';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Empty } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
@@ -36,7 +36,8 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
   const stillOpen = job.strip.done.filter((s) => !shut.has(s.id));
   const lit = now?.sort === 'close' ? (job.strip.cups.find((c) => c.step === now.step)?.number ?? null) : null;
   const held = heldPower(job);
-  const cautions = repairCautions(job.machine.kind, wanted(job, job.leftOpen));
+  // What stands above with its press to clear it is not said a second time.
+  const cautions = repairCautions(job.machine.kind, stillToMend(job)).filter((id) => !job.cautions.includes(id));
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box>
@@ -44,11 +45,7 @@ export function FitWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () =>
           Fit
         </Typography>
         <Typography variant="body2">
-          {wanted(job, job.proved).length > 0
-            ? wanted(job, job.proved)
-                .map((id) => `${faultLabel(id)}: ${faultOf(id)?.repair.label.toLowerCase()}`)
-                .join('; ') + '.'
-            : 'No cause is proved: fit what you stand behind, and prove it.'}
+          {workWords(job)}
           {held && ` It is not run before it is made safe: ${held}.`}
         </Typography>
       </Box>
@@ -115,7 +112,7 @@ function Parts({ desk }: { desk: JobDesk }) {
   const { job, busy } = desk;
   const [words, setWords] = useState('');
   const closed = job.stage === 'closed';
-  const faults = [...new Set([...wanted(job, job.proved), ...job.openFaults.map((f) => f.fault)])];
+  const faults = [...new Set([...job.toMend, ...job.openFaults.map((f) => f.fault)])];
   const rows =
     words === ''
       ? offeredParts(job.parts, job.machine.kind, faults, job.fitted)

@@ -5,13 +5,14 @@ import { knowledge } from '@/knowledge';
 import { jobInFind } from '../job/job.fixture';
 import type { JobDesk } from '../job/useJob';
 import { furnishBrowser, stand } from '../testBench.fixture';
+import { workWords } from '../job/toMend';
 import { Repairs } from './Repairs';
 
 beforeEach(() => furnishBrowser());
 
 const desk = (fault: string) => {
   const { facts } = jobInFind();
-  return { job: { ...facts, proved: [fault] }, busy: false, act: jest.fn() } as unknown as JobDesk;
+  return { job: { ...facts, proved: [fault], toMend: [fault] }, busy: false, act: jest.fn() } as unknown as JobDesk;
 };
 
 test('what a repair takes can be measured from there, in the way that part wants', async () => {
@@ -33,4 +34,26 @@ test('a carbon brush opens the winding gauge at the brush', async () => {
 test('every group that a gauge measures is one that some repair takes', () => {
   const groups = new Set(knowledge.faults.flatMap((f) => f.repair.parts ?? []));
   for (const g of gauges) for (const group of g.measures ?? []) expect(groups).toContain(group);
+});
+
+test('what was agreed while it is open stands beside what was found, and what was not wanted is only named', async () => {
+  const { facts } = jobInFind();
+  const job = {
+    ...facts,
+    proved: ['roll-mouldy', 'suction-motor-worn'],
+    toMend: ['roll-mouldy', 'belt-broken'],
+    repaired: [],
+    agree: { ...facts.agree, besides: ['belt-broken'], notWanted: ['suction-motor-worn'] },
+  };
+  expect(workWords(job)).toBe(
+    'Roll mouldy: fit a new roll: mould is not washed out. Agreed besides: fit a new belt. ' +
+      'Not wanted, it stays as it is: suction motor worn.',
+  );
+  stand(<Repairs desk={{ job, busy: false, act: jest.fn() } as unknown as JobDesk} />);
+  const ticks = screen.getAllByRole('checkbox').map((c) => c.closest('label')!.textContent);
+  expect(ticks).toEqual([
+    'Fit a new roll: mould is not washed outRoll mouldy; not ticked, it stays open on the machine',
+    'Fit a new beltagreed, while it is open; not ticked, it was not done',
+  ]);
+  await act(async () => {});
 });

@@ -10,7 +10,7 @@ import type { JobFacts } from '@/shop/jobView/dto';
 import { gaugeAddress } from '../job/gaugeAddress';
 import { faultLabel, faultOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
-import { wanted } from '../job/wanted';
+import { mendsWhat } from '../job/toMend';
 import { Empty } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 
@@ -19,7 +19,7 @@ export function Repairs({ desk }: { desk: JobDesk }) {
   const { job, busy, act } = desk;
   const closed = job.stage === 'closed';
   const earlier = new Map(job.openFaults.map((f) => [f.fault, f.job]));
-  const faults = [...new Set([...wanted(job, job.proved), ...job.repaired, ...earlier.keys()])];
+  const faults = [...new Set([...job.toMend, ...job.repaired, ...earlier.keys()])];
   return (
     <Box component="section" aria-label="Repairs">
       <Typography component="h2" variant="h3">
@@ -40,9 +40,12 @@ export function Repairs({ desk }: { desk: JobDesk }) {
               <>
                 {faultOf(id)?.repair.label ?? faultLabel(id)}
                 <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.88em' }}>
-                  {faultLabel(id)}
+                  {mendsWhat(job, id)}
                   {earlier.has(id) && `, open since job ${earlier.get(id)}`}
-                  {!job.repaired.includes(id) && '; not ticked, it stays open on the machine'}
+                  {!job.repaired.includes(id) &&
+                    (job.proved.includes(id) || earlier.has(id)
+                      ? '; not ticked, it stays open on the machine'
+                      : '; not ticked, it was not done')}
                 </Box>
               </>
             }

@@ -8,7 +8,8 @@ import CheckBoxOutlineBlankIcon from '@mui/icons-material/CheckBoxOutlineBlank';
 import { fastenerWords } from '@/core/strip/tray';
 import { repairNeeds } from '@/knowledge/repairWork';
 import type { JobFacts } from '@/shop/jobView/dto';
-import { cautionOf, faultLabel, heldPower } from '../job/labels';
+import { cautionOf, heldPower } from '../job/labels';
+import { mendsWhat } from '../job/toMend';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Notice } from '../parts/Notice';
@@ -123,7 +124,7 @@ function Now({ line, job, disabled, onDone }: { line: Line; job: JobFacts; disab
       </Typography>
       {line.fault && (
         <Typography variant="body2">
-          For: {faultLabel(line.fault)}
+          For: {mendsWhat(job, line.fault)}
           {(repairNeeds(line.fault).materials ?? []).map((m) => `. ${m}`).join('')}
         </Typography>
       )}

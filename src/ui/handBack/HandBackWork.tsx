@@ -17,6 +17,7 @@ import { Papers, Payment } from '../agree/Papers';
 import { FormText } from '../forms/FormText';
 import { faultLabel } from '../job/labels';
 import { useDeedForm } from '../job/useDeedForm';
+import { BesidesLeft } from '../job/StillOpen';
 import type { JobDesk } from '../job/useJob';
 import { dayAt } from '../parts/instants';
 import { Notice } from '../parts/Notice';
@@ -107,6 +108,8 @@ function Ends({ desk }: { desk: JobDesk }) {
   const open = [...new Set([...job.leftOpen, ...faults, ...job.openFaults.map((f) => f.fault)])].filter(
     (id) => !job.repaired.includes(id),
   );
+  // What the owner, asked, did not want is answered already.
+  const unanswered = open.filter((id) => !job.agree.notWanted.includes(id));
   const ready = !choice.tested || job.stage === 'hand-back';
   return (
     <>
@@ -115,6 +118,7 @@ function Ends({ desk }: { desk: JobDesk }) {
           <Typography variant="body2">{unproved.map((p) => p.label).join(', ')}.</Typography>
         </Notice>
       )}
+      {choice.tested && <BesidesLeft job={job} />}
       {job.arrivalSigns.length > 0 && (
         <Notice title="On arrival">
           {job.arrivalSigns.map((id) => {
@@ -170,7 +174,10 @@ function Ends({ desk }: { desk: JobDesk }) {
       />
       {open.length > 0 && ending !== 'cancelled' && (
         <Notice title={`Stays open on the machine: ${open.map(faultLabel).join(', ')}.`}>
-          {choice.returned && (
+          {choice.returned && unanswered.length === 0 && (
+            <Typography variant="body2">The owner did not want it mended.</Typography>
+          )}
+          {choice.returned && unanswered.length > 0 && (
             <FormText
               control={control}
               name="ownersWord"

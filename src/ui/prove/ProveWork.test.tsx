@@ -109,3 +109,27 @@ test('a number that is none, or could be two, is asked at its field; before stay
   await waitFor(() => expect(proofs()).toHaveLength(1));
   expect(proofs()[0]).toMatchObject({ item: 'Roll speed', before: 900, after: 3200 });
 });
+
+test('what was agreed and not done, and what its owner did not want, are told apart from what is still to be mended', async () => {
+  const { agree } = job;
+  const left = ['belt-broken', 'suction-motor-worn'];
+  const at = {
+    ...job,
+    leftOpen: left,
+    repaired: [],
+    agree: { ...agree, besides: ['bearing-rough'], notWanted: [left[1]!] },
+  };
+  furnishBrowser();
+  stand(<Standing at={at} />);
+  expect(screen.getAllByRole('note').map((n) => n.firstChild!.textContent)).toEqual(
+    expect.arrayContaining([
+      'Proved and not mended: belt broken.',
+      'Agreed, and not done yet: fit new roll bearings as a pair.',
+      'Not wanted, it stays as it is: suction motor worn.',
+    ]),
+  );
+  await act(async () => {});
+});
+function Standing({ at }: { at: JobFacts }) {
+  return <ProveWork desk={useJob(at, null)} me="Tess Fennock" onDone={() => {}} onBack={() => {}} />;
+}

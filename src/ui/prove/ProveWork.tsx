@@ -9,6 +9,7 @@ import type { ProofAsk, ProofView } from '@/shop/jobView/dto';
 import { FormText } from '../forms/FormText';
 import { CautionGate } from '../job/CautionGate';
 import { cautionOf, faultLabel } from '../job/labels';
+import { BesidesLeft, NotWanted } from '../job/StillOpen';
 import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
@@ -32,6 +33,7 @@ export function ProveWork({
   const { job, busy } = desk;
   const closed = job.stage === 'closed';
   const held = job.cautions.some((c) => cautionOf(c).holds === 'power');
+  const unmended = job.leftOpen.filter((f) => !job.agree.notWanted.includes(f));
   const failed = job.proofs.some((p) => p.result === 'fail');
   const cautions = [...new Set(job.proofs.flatMap((p) => p.cautions))].filter((c) => c !== 'earth-first');
   return (
@@ -40,11 +42,13 @@ export function ProveWork({
         Prove
       </Typography>
       <CautionGate desk={desk} />
-      {job.leftOpen.length > 0 && (
-        <Notice title={`Proved and not mended: ${job.leftOpen.map((f) => faultLabel(f).toLowerCase()).join(', ')}.`}>
+      {unmended.length > 0 && (
+        <Notice title={`Proved and not mended: ${unmended.map((f) => faultLabel(f).toLowerCase()).join(', ')}.`}>
           <Typography variant="body2">Tick it under Fit when it is done; else it stays open on the machine.</Typography>
         </Notice>
       )}
+      <BesidesLeft job={job} />
+      <NotWanted job={job} />
       {job.proofs.some((p) => p.asks.length > 0) && (
         <CautionPlate
           label="Electrical check"

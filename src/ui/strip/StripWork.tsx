@@ -14,7 +14,7 @@ import { MachineDrawing } from '../drawing/MachineDrawing';
 import { CautionGate } from '../job/CautionGate';
 import { cautionOf, faultLabel, faultOf } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
-import { wanted } from '../job/wanted';
+import { stillToMend } from '../job/toMend';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Notice } from '../parts/Notice';
 import { sendPhotograph } from '../parts/post';
@@ -107,7 +107,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
 
   // Before every step, also the tenth: it may have been run for a trial in between.
   const dead = DEAD_FIRST[knowledge.kinds.find((k) => k.id === job.machine.kind)!.supply];
-  const repairs = wanted(job, job.leftOpen).map((id) => faultOf(id)?.repair.label ?? faultLabel(id));
+  const repairs = stillToMend(job).map((id) => faultOf(id)?.repair.label ?? faultLabel(id));
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -192,7 +192,9 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
                     : 'Nothing need be opened.'
                   : isLook
                     ? 'It lies open.'
-                    : 'What the repair needs lies open.'
+                    : job.toMend.length === 0
+                      ? 'It lies open, and nothing is to be mended: the owner did not want it.'
+                      : 'What the repair needs lies open.'
               }
             >
               <Typography variant="body2">
@@ -200,7 +202,9 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
                   ? done.length === 0
                     ? 'Find says what to look at next; what is to be opened for it has its way in below.'
                     : 'Now look: what is seen is told in Find.'
-                  : 'Now mend it, and put it back in the order that Fit gives.'}
+                  : job.toMend.length === 0
+                    ? 'Put it back in the order that Fit gives.'
+                    : 'Now mend it, and put it back in the order that Fit gives.'}
               </Typography>
             </Notice>
           )}

@@ -1,0 +1,37 @@
+import type { JobFacts } from '@/shop/jobView/dto';
+import { faultLabel, faultOf } from './labels';
+
+const repairLabel = (fault: string) => faultOf(fault)?.repair.label ?? faultLabel(fault);
+
+/** Faults whose repair is still to be done in this job. */
+export const stillToMend = ({ toMend, repaired }: Pick<JobFacts, 'toMend' | 'repaired'>): string[] =>
+  toMend.filter((f) => !repaired.includes(f));
+
+/** Agreed and not done yet, though nothing was found there. */
+export const besidesLeft = ({ agree, repaired }: Pick<JobFacts, 'agree' | 'repaired'>): string[] =>
+  agree.besides.filter((f) => !repaired.includes(f)).map(repairLabel);
+
+/** What a repair is for: the fault that was found, or that it pays while the machine is open. */
+export function mendsWhat({ agree, openFaults }: Pick<JobFacts, 'agree' | 'openFaults'>, fault: string): string {
+  return agree.besides.includes(fault) && !openFaults.some((f) => f.fault === fault)
+    ? 'agreed, while it is open'
+    : faultLabel(fault);
+}
+
+/** What is to be done, what was agreed besides, and what stays as it is, in sentences. */
+export function workWords(job: Pick<JobFacts, 'proved' | 'toMend' | 'agree'>): string {
+  const { besides, notWanted } = job.agree;
+  const found = job.toMend
+    .filter((f) => !besides.includes(f))
+    .map((f) => `${faultLabel(f)}: ${repairLabel(f).toLowerCase()}`);
+  const sentences = [
+    found.length > 0
+      ? `${found.join('; ')}.`
+      : job.proved.length === 0 && besides.length === 0
+        ? 'No cause is proved: fit what you stand behind, and prove it.'
+        : '',
+    besides.length > 0 ? `Agreed besides: ${besides.map(repairLabel).join('; ').toLowerCase()}.` : '',
+    notWanted.length > 0 ? `Not wanted, it stays as it is: ${notWanted.map(faultLabel).join(', ').toLowerCase()}.` : '',
+  ];
+  return sentences.filter(Boolean).join(' ');
+}
