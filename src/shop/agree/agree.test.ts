@@ -6,6 +6,7 @@ import { readJob } from '../odds/readJob';
 import { recordFindings } from '../recordFindings/recordFindings';
 import { agreeTo, base, newJobDto, openJob, refusal, testShop, toHandBack } from '../scene.fixture';
 import { takeIn } from '../takeIn/takeIn';
+import { serveItem } from '../serveItem/serveItem';
 import { stripStep } from '../stripStep/stripStep';
 import { bridge } from './bridge';
 import { chooseSchools } from './chooseSchools';
@@ -49,6 +50,16 @@ const offer = async (job: number, more: Partial<MakeEstimateDto> = {}) =>
 const agree = async (job: number) => (await readJob(job)).agree;
 
 describe('what is proposed', () => {
+  test('what a visit found worn, in words only, is work to be offered; nothing of it must be', async () => {
+    const job = await openJob(shop.person, shop.models[K1]!, [], { visit: 'service' });
+    const { item, label } = (await readJob(job)).service[0]!;
+    await serveItem(shop.person, job, { ...(await base(job)), item, state: 'worn', words: 'Frayed at one edge.' });
+    const { lines } = await readProposal(job);
+    expect(lines.map(({ id, group, label: l, reason }) => [id, group, l, reason])).toEqual([
+      [`worn-${item}`, 'now', label, 'Found worn: Frayed at one edge.'],
+    ]);
+  });
+
   test('the repair, its part, the way in and back once, and the proof: all must', async () => {
     const { lines } = await readProposal(await beltGone());
     const must = lines.filter((l) => l.group === 'must');

@@ -10,6 +10,7 @@ import type { JobState } from '@/data/jobState';
 import { faultById, faultLabel } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { repairNeeds } from '@/knowledge/repairWork';
+import { planItem } from '@/knowledge/plans';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
 import { followed, schools, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
 import type { JobFacts } from '../jobView/dto';
@@ -89,6 +90,7 @@ export function proposalOf({
       }),
     );
   }
+  lines.push(...wornLines(facts));
   const wear = wearOf(kind, state, facts, must, { way, perMinute, leastMinor: charges.leastMinor });
   const open = new Set(reached.map((s) => s.id));
   const extras = extrasOf(wear, {
@@ -238,11 +240,22 @@ const besidesNow = (lines: readonly Line[]) => [
   ...new Set(lines.flatMap((l) => (l.group === 'now' && l.fault !== null ? [l.fault] : []))),
 ];
 
+/** What a look at this visit called worn, where no fault stands for it: the item's own work. */
+function wornLines({ service, proved, machine }: JobFacts): Line[] {
+  const spoken = new Set(proved.map((f) => faultOf(f).kinds[machine.kind]?.station));
+  return service
+    .filter((l) => l.said === 'worn' && !spoken.has(l.station))
+    .map((l) => ({
+      ...labour(`worn-${l.item}`, 'now', l.label, planItem(l.item)!.minutes),
+      reason: l.words ? `Found worn: ${l.words}` : 'Found worn.',
+    }));
+}
+
 function mustReason(fault: string, facts: JobFacts): string {
   if (isSafetyFault(fault)) return 'Not safe without it.';
   if (facts.repaired.includes(fault))
     return facts.proved.includes(fault) ? 'Found, and mended already.' : 'Done already.';
-  return 'Found: it will not work without it.';
+  return facts.complaints.length > 0 ? 'Found: it will not work without it.' : 'Found at this visit.';
 }
 
 /** The steps into the machine that some repairs take, whether they are done already or not. */

@@ -54,7 +54,10 @@ function onVisit(job: WrittenFacts): NextAction {
     : job.service.find((s) => s.said === null && s.state !== 'later');
   return line
     ? { text: `Service: ${line.label}`, minutes: aboutMinutes(planItem(line.item)!.minutes) }
-    : { text: 'Go to Fit', minutes: 1 };
+    : {
+        text: job.proved.length > 0 || job.service.some((l) => l.said === 'worn') ? 'Go to Agree' : 'Go to Fit',
+        minutes: 1,
+      };
 }
 
 /** Until the owner answers there is only asking; then the work goes on, or the machine goes home. */

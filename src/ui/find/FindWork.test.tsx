@@ -176,6 +176,21 @@ describe('presses that are quicker than the line', () => {
   });
 });
 
+test('what a visit found though nothing was complained of goes to its owner, and no complaint is spoken of', async () => {
+  furnishBrowser();
+  const found = jobInFind([{ check_id: 'sole-plate-look', outcome: 'roll-mildewed' }], { complaints: [] });
+  const odds = { ...found.odds, assessment: { ...found.odds.assessment, next: [] } };
+  function Visit() {
+    const desk = useJob({ ...found.facts, visit: 'service' }, odds);
+    return <FindWork desk={desk} onLook={() => {}} onDone={() => {}} station={null} onStation={() => {}} />;
+  }
+  stand(<Visit />);
+  await settle();
+  expect(screen.getByText('Found: roll mouldy.')).toBeTruthy();
+  expect(screen.getByRole('button', { name: /To Agree/ })).toBeTruthy();
+  expect(document.body.textContent).not.toMatch(/complaint,|Nothing that is known explains|Go on without proof/);
+});
+
 test('findings that cannot all be true are said to be so', async () => {
   furnishBrowser();
   stand(<Screen told={{ key: before.facts.oddsKey, assessment: null, problem: 'Nothing explains all of this.' }} />);

@@ -23,6 +23,9 @@ import { Words } from '../parts/Words';
 import styles from './find.module.css';
 import { Press } from '../parts/Press';
 
+/** Bits below which a look is not worth its minutes. */
+const TELLS_LITTLE = 0.02;
+
 interface Props {
   desk: JobDesk;
   onLook: (check: string | null) => void;
@@ -53,8 +56,11 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   const closed = job.stage === 'closed';
   // Odds of an earlier state propose nothing: an answer given to them would fall on a check that nobody was shown.
   const assessment = fresh && desk.waiting.length === 0 ? odds : null;
-  const proposed = assessment ? (proposedStep(assessment.next, job.firstChecks)?.check ?? null) : null;
-  const finished = assessment?.finished ?? false;
+  const best = assessment ? proposedStep(assessment.next, job.firstChecks) : null;
+  // Where nothing is complained of, a look that tells next to nothing is not asked for.
+  const isIdle = job.complaints.length === 0 && (best?.informs ?? 0) <= TELLS_LITTLE;
+  const proposed = isIdle ? null : (best?.check ?? null);
+  const finished = assessment !== null && (assessment.finished || (isIdle && job.proved.length > 0));
   const current = pinned ?? (finished ? null : proposed);
   useEffect(() => onLook(current), [current, onLook]);
 
@@ -99,14 +105,14 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
             !closed &&
             current === proposed &&
             !job.firstChecks.includes(current) &&
-            (next?.informs ?? 0) <= 0.02 && (
+            (next?.informs ?? 0) <= TELLS_LITTLE && (
               <NothingWorth job={job} odds={assessment!} held={held} onPick={setPinned} />
             )}
           {current &&
             !closed &&
             current === proposed &&
             repairedFault(current) !== null &&
-            (next?.informs ?? 0) > 0.02 && (
+            (next?.informs ?? 0) > TELLS_LITTLE && (
               <Notice title={held ? 'Fit it; it is run when it is made safe.' : 'Fit it and run it.'}>
                 <Words>Looking further would cost more than it is expected to save.</Words>
               </Notice>
@@ -155,6 +161,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
                 {job.minutesSpent.toFixed(1)} min spent
                 {assessment &&
                   !finished &&
+                  job.complaints.length > 0 &&
                   `, about ${Math.round(assessment.minutesToGo)} more to the end with the repair`}
               </Words>
             </div>

@@ -29,6 +29,14 @@ export function NothingWorth({ job, odds, held, onPick }: Props) {
         <Words>Make it safe first: {held}. Until then look further below, with the power off.</Words>
       </Notice>
     );
+  if (job.complaints.length === 0)
+    return (
+      <Notice title="No check is worth its minutes.">
+        <Words>
+          Nothing is complained of. What was found worn is put to its owner; what is suspected is looked at below.
+        </Words>
+      </Notice>
+    );
   const tried = new Set(job.findings.filter((f) => !f.revoked).map((f) => f.check));
   const likely = odds.faults.find(
     (f) => f.suspect && !f.proved && f.probability >= LIKELY && !faultOf(f.id)?.symptom && !tried.has(repairOf(f.id)),

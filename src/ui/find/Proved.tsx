@@ -24,6 +24,8 @@ interface Props {
 /** What is proved, how surely the complaint is gone with it, and whether a second cause is still worth a look. */
 export function Proved({ desk, odds, next, disabled, onDone }: Props) {
   const { job } = desk;
+  if (job.complaints.length === 0)
+    return <FoundAtVisit desk={desk} isMain={next === null} disabled={disabled} onDone={onDone} />;
   const causes = [...new Set(odds.explained.flatMap((e) => e.by))];
   if (causes.length === 0 || odds.explained.some((e) => e.by.length === 0)) return null;
   const held = heldPower(job);
@@ -41,6 +43,26 @@ export function Proved({ desk, odds, next, disabled, onDone }: Props) {
       </Words>
       {onDone && <FoundPictures desk={desk} faults={[...causes, ...bystanders]} />}
       {onDone && <GoOn isMain={odds.finished} disabled={disabled} onDone={onDone} />}
+    </Notice>
+  );
+}
+
+/** What was found though nothing was complained of. */
+function FoundAtVisit({
+  desk,
+  isMain,
+  disabled,
+  onDone,
+}: Pick<Props, 'desk' | 'disabled' | 'onDone'> & { isMain: boolean }) {
+  const { proved } = desk.job;
+  if (proved.length === 0) return null;
+  return (
+    <Notice title={`Found: ${proved.map(faultLabel).join(', ').toLowerCase()}.`}>
+      <Words>
+        {proved.map((id) => faultOf(id)?.repair.label).join('; ')}. It was not complained of: its owner is asked first.
+      </Words>
+      {onDone && <FoundPictures desk={desk} faults={proved} />}
+      {onDone && <GoOn isMain={isMain} disabled={disabled} onDone={onDone} />}
     </Notice>
   );
 }

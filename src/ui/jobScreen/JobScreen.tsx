@@ -14,6 +14,7 @@ import type { StationState } from '../board/stationState';
 import { FindWork } from '../find/FindWork';
 import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
+import { isAnyWorn } from '../job/isAnyWorn';
 import { faultOf } from '../job/labels';
 import { STAGES, type StageId } from '../job/stages';
 import { FoldedBoard } from './FoldedBoard';
@@ -147,7 +148,7 @@ export function JobScreen({
         <div className={styles.work}>
           {stage === 'take-in' && <TakenIn job={job} />}
           {stage === 'find' && job.visit && (
-            <VisitWork desk={desk} onDone={() => go(job.proved.length > 0 ? 'agree' : 'fit')} />
+            <VisitWork desk={desk} onDone={() => go(hasFound(job) ? 'agree' : 'fit')} />
           )}
           {stage === 'find' && (!job.visit || job.complaints.length > 0 || hasFound(job)) && (
             <FindWork
@@ -190,7 +191,7 @@ export function JobScreen({
 }
 
 /** A look at a visit found something: then its cause is looked for. */
-const hasFound = (job: JobFacts) => job.proved.length > 0 || job.service.some((l) => l.said === 'worn');
+const hasFound = (job: JobFacts) => job.proved.length > 0 || isAnyWorn(job);
 
 /** What the board shows of a job: odds where a fault may stand behind the complaint, proof, what is open, age of parts. */
 function boardStates(job: JobFacts, odds: AssessmentView | null, looked: string | null): Record<string, StationState> {
