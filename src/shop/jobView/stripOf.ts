@@ -11,7 +11,7 @@ import { knowledge } from '@/knowledge';
 import { worksOf } from '@/knowledge/repairWork';
 import type { JobFacts, ServiceLine } from './dto';
 import { changesOf, procedureOf } from './procedureOf';
-import { visitOrder } from './visitOrder';
+import { opensFor, visitOrder, withNeeds } from './visitOrder';
 import { stepView } from '@/knowledge/stepView';
 
 const accessOf = new Map([
@@ -46,9 +46,10 @@ export function stripOf(
   const still = found.toMend.filter((f) => !mended.has(f));
   const pressed = new Set(state.stripped.map((s) => s.step));
   // What is to be mended, and what somebody has begun to open to look.
-  const begun = [...new Set(opened.filter((s) => pressed.has(s.id)).map((s) => s.access))].filter(
-    (access) => !opened.some((s) => s.access === access && closed.has(s.id)),
-  );
+  const forOthers = doneForOthers(procedure, kind, state, opened, service);
+  const begun = [
+    ...new Set(opened.filter((s) => pressed.has(s.id) && !forOthers.has(s.id)).map((s) => s.access)),
+  ].filter((access) => !opened.some((s) => s.access === access && closed.has(s.id)));
   const wanted = [...still.map((f) => repairAccess.get(f)!), ...begun];
   const ahead = stepsToOpen(procedure, kind.access, wanted, inside);
   const last = opened.at(-1);
@@ -79,6 +80,22 @@ export function stripOf(
         cautions: cautionsFor(knowledge, kind.id, line.cautions),
       })),
   };
+}
+
+/**
+ * Steps that were done to reach something else: what lies behind another cover, or an item of the service. Of these nobody
+ * began to open their own access.
+ */
+function doneForOthers(
+  procedure: Procedure,
+  kind: Kind,
+  { job }: JobState,
+  opened: readonly StripStep[],
+  service: readonly ServiceLine[],
+): ReadonlySet<string> {
+  const before = opened.flatMap((s) => withNeeds(procedure, s).filter((n) => n.access !== s.access));
+  const ofVisit = job.visit === '' ? [] : service.flatMap((l) => opensFor(kind, procedure, l));
+  return new Set([...before, ...ofVisit].map((s) => s.id));
 }
 
 /**

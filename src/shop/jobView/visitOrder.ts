@@ -26,13 +26,7 @@ export function visitOrder(
   const done = new Set([...opened.map((s) => s.id), ...absent]);
   const items = service
     .filter((l) => l.said === null && l.state !== 'later')
-    .map((l) => {
-      const item = planItem(l.item)!;
-      const own = procedure.steps.find((s) => s.id === item.after?.[kind.id]);
-      const access = kind.access.find((a) => a.bares.includes(l.station))?.id;
-      const opens = own ? withNeeds(procedure, own) : access ? stepsToOpen(procedure, kind.access, [access]) : [];
-      return { item, opens };
-    });
+    .map((l) => ({ item: planItem(l.item)!, opens: opensFor(kind, procedure, l) }));
   const wanted = new Set(items.flatMap((i) => i.opens.map((s) => s.id)));
   const steps = procedure.steps.filter(
     (s) => wanted.has(s.id) && !done.has(s.id) && !s.instead.some((i) => done.has(i)),
@@ -66,8 +60,16 @@ export function visitOrder(
 const ITEM = 'item:';
 const itemId = (id: string) => `${ITEM}${id}`;
 
+/** The steps that an item of the service is reached by. */
+export function opensFor(kind: Kind, procedure: Procedure, { item, station }: ServiceLine): StripStep[] {
+  const own = procedure.steps.find((s) => s.id === planItem(item)!.after?.[kind.id]);
+  if (own) return withNeeds(procedure, own);
+  const access = kind.access.find((a) => a.bares.includes(station))?.id;
+  return access ? stepsToOpen(procedure, kind.access, [access]) : [];
+}
+
 /** A step with all that must be done before it, in the order in which they are written. */
-function withNeeds(procedure: Procedure, step: StripStep): StripStep[] {
+export function withNeeds(procedure: Procedure, step: StripStep): StripStep[] {
   const wanted = new Set<string>();
   const want = (id: string) => {
     if (wanted.has(id)) return;

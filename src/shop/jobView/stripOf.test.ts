@@ -1,0 +1,60 @@
+import type { JobState } from '@/data/jobState';
+import { knowledge } from '@/knowledge';
+import { planItemsOn } from '@/knowledge/plans';
+import { procedures } from '@/knowledge/kinds';
+import type { ServiceLine } from './dto';
+import { stripOf } from './stripOf';
+import { visitOrder } from './visitOrder';
+
+const KINDS = knowledge.kinds.map((k) => [k.id, k] as const);
+const NOTHING = { toMend: [], repaired: [], open: [] };
+
+/** A job of which nothing is known but what was pressed. */
+function pressed(steps: readonly string[], visit: string): JobState {
+  return {
+    job: { visit },
+    model: { dropped_stations: [] },
+    stripped: steps.map((step) => ({ step, state: 'done' })),
+    ticks: [],
+    losses: [],
+    findings: [],
+    fitted: [],
+    procedure: [],
+    modelPhotographs: [],
+  } as unknown as JobState;
+}
+
+const serviceOf = (kind: string): ServiceLine[] =>
+  planItemsOn(kind).map(
+    (i) => ({ item: i.id, station: i.stations[kind]!, said: null, state: 'unknown' }) as ServiceLine,
+  );
+
+describe.each(KINDS)('%s', (id, kind) => {
+  test('what a visit opened for its list is no look of its own: with nothing to mend nothing more is opened', () => {
+    const service = serviceOf(id);
+    const order = visitOrder(kind, procedures[id]!, service, [], new Set()).lines;
+    const steps = order.flatMap((l) => (l.sort === 'step' ? [l.step.id] : []));
+    for (let n = 0; n <= steps.length; n++)
+      expect(stripOf(kind, pressed(steps.slice(0, n), 'service'), NOTHING, service).strip.ahead).toEqual([]);
+  });
+
+  test('a step that was done for another cover does not open its own; the last cover that was begun is opened to its end', () => {
+    for (const access of kind.access) {
+      const way = stripOf(kind, pressed([], ''), { ...NOTHING, toMend: faultsBehind(id, access.id) }, []).strip.ahead;
+      // Before the first step of its own nobody can know what was begun.
+      for (let n = 1 + way.findIndex((s) => s.access === access.id); n <= way.length; n++) {
+        const done = way.slice(0, n).map((s) => s.id);
+        const left = stripOf(kind, pressed(done, ''), NOTHING, []).strip.ahead.map((s) => s.id);
+        expect(way.slice(n).map((s) => s.id)).toEqual(expect.arrayContaining(left));
+      }
+    }
+  });
+});
+
+/** A fault that is mended behind a cover. */
+function faultsBehind(kind: string, access: string): string[] {
+  return knowledge.faults
+    .filter((f) => kind in f.kinds && f.repair.access === access)
+    .slice(0, 1)
+    .map((f) => f.id);
+}
