@@ -467,10 +467,11 @@ describe('the operator', () => {
     const rows = (title: string) => report.sections.find((s) => s.title === title)?.rows;
     expect(rows('The list')).toEqual(
       expect.arrayContaining([
-        ['Squeegee inlets cleared', 'worn', 'photograph 1'],
+        ['Squeegee inlets cleared', 'worn, mended', 'photograph 1'],
         ['Suction hoses washed, looked at', 'left', 'No water that day'],
       ]),
     );
+    expect(rows('Mended')).toHaveLength(1);
     expect(rows('What the operator did')).toContainEqual(['Clear the deck while it is wet', 'on 3 of 20 days']);
     expect(report.photographs.map((p) => p.caption)).toEqual(['1  Squeegee inlets cleared', '2']);
     const { name, bytes } = await serviceReportPdf(job);

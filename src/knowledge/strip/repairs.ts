@@ -468,8 +468,8 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'squeegee-reversed': { steps: ['Outer grooves out, inner grooves in'] },
   'squeegee-tilted': { steps: ['Levelled on a flat floor: bends evenly'] },
-  'inlet-blocked': { steps: CLEAR },
-  'inlet-rear-blocked': { steps: CLEAR },
+  'inlet-blocked': { resets: ['inlets-clear'], steps: CLEAR },
+  'inlet-rear-blocked': { resets: ['inlets-clear'], steps: CLEAR },
   'vac-hose-damaged': {
     resets: ['hose-wash'],
     roles: { hose: 'choice' },

@@ -1,4 +1,5 @@
 import { addDays } from '@/core/service/days';
+import { careSheet } from '../careSheet/careSheet';
 import { fitPart } from '../fitPart/fitPart';
 import { handBack } from '../handBack/handBack';
 import { moveStage } from '../moveStage/moveStage';
@@ -377,6 +378,7 @@ describe('the answer', () => {
       advice: '',
     });
     expect((await readJob(job)).leftOpen).toEqual(no.proved);
+    expect((await careSheet(job)).notWanted).toBe('It was offered, and not wanted.');
   });
 
   test('what was agreed while it is open is opened for, mended and proved like the rest, and is no fault of the machine', async () => {

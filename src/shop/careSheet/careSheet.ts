@@ -28,6 +28,13 @@ function guessOf(job: JobFacts, faults: string[]): CareSheetView['customerGuess'
   return idea === null || became === 'open' ? null : { said: faultLabel(idea), right: became === 'right' };
 }
 
+function notWantedOf({ agree: { notWanted } }: JobFacts, left: readonly string[]): string {
+  if (notWanted.length === 0) return '';
+  return left.every((f) => notWanted.includes(f))
+    ? 'It was offered, and not wanted.'
+    : `Offered, and not wanted: ${notWanted.map(faultLabel).join(', ').toLowerCase()}.`;
+}
+
 const IN_ORDER = ['fault', 'item', 'check', '', 'step'];
 
 /** What was found goes before what was read and how it lay on the way in. */
@@ -49,6 +56,13 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
   ]);
   const confirmed = await confirmedFaultsOf(db, jobId);
   const faults = confirmed.length > 0 ? confirmed : job.proved;
+  const left = [
+    ...new Set([
+      ...job.leftOpen,
+      ...faults.filter((f) => !job.repaired.includes(f)),
+      ...job.openFaults.map((f) => f.fault),
+    ]),
+  ];
   return {
     shop: shop.name,
     paper: shop.paper,
@@ -56,13 +70,8 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
     job: { ...job, photographs: foundFirst(job) },
     found: [...faults.map(faultLabel), ...(job.foundWords ? [job.foundWords] : [])],
     ending: endingOf(job),
-    leftOpen: [
-      ...new Set([
-        ...job.leftOpen,
-        ...faults.filter((f) => !job.repaired.includes(f)),
-        ...job.openFaults.map((f) => f.fault),
-      ]),
-    ].map(faultLabel),
+    leftOpen: left.map(faultLabel),
+    notWanted: notWantedOf(job, left),
     leftUndone: job.service.flatMap((l) => (l.said === 'left' ? [{ label: l.label, why: l.words }] : [])),
     ownersWord: job.ownersWord,
     notToBeUsed: job.cautions.filter(holdsBackPower).map((id) => knowledge.cautions.find((c) => c.id === id)!.label),

@@ -11,6 +11,8 @@ export interface CareSheetView {
   ending: { says: string; tested: boolean };
   /** Found and not mended. */
   leftOpen: string[];
+  /** Which of these the owner, asked, did not want mended, in a sentence; empty when none. */
+  notWanted: string;
   ownersWord: string;
   /** Cautions that still hold back power: not to be used. */
   notToBeUsed: string[];

@@ -16,7 +16,6 @@ import type { ReportSection, ServiceReportView } from '../papers/dto';
 
 const MOST_PICTURES = 6;
 const MOST_DUE = 14;
-const SAYS = { done: 'done', worn: 'worn', left: 'left' };
 
 /** The report of a visit: what was done, read, found worn and left and why, and what falls due next. @throws ProblemError 404 */
 export async function serviceReport(jobId: number): Promise<ServiceReportView> {
@@ -59,13 +58,14 @@ export async function serviceReport(jobId: number): Promise<ServiceReportView> {
     sections: [
       ...part(
         'The list',
-        job.service.filter((l) => l.said !== null).map((l) => [l.label, SAYS[l.said!], details(l, pictures)]),
+        job.service.filter((l) => l.said !== null).map((l) => [l.label, saidOf(l, job), details(l, pictures)]),
       ),
       ...part('Found', lines(sheet.found)),
       ...part(
         'Found and not mended',
-        lines([...sheet.leftOpen, sheet.ownersWord && `The owner: “${sheet.ownersWord}”`]),
+        lines([...sheet.leftOpen, sheet.notWanted, sheet.ownersWord && `The owner: “${sheet.ownersWord}”`]),
       ),
+      ...part('Mended', lines(sheet.mended)),
       ...part('Fitted', lines(sheet.fitted)),
       ...part(
         'Proved',
@@ -83,6 +83,12 @@ export async function serviceReport(jobId: number): Promise<ServiceReportView> {
     ],
     photographs: pictures.map((p, i) => ({ id: p.id, caption: `${i + 1}  ${captionOf(p)}`.trim() })),
   };
+}
+
+/** What became of a line; what was worn and is mended since is not worn any more. */
+function saidOf({ item, said }: ServiceLine, { repaired }: JobFacts): string {
+  const isMended = said === 'worn' && planItem(item)!.repairs.some((f) => repaired.includes(f));
+  return isMended ? 'worn, mended' : said!;
 }
 
 /** Those of the lines first, in the order of the list; then what else was photographed. */

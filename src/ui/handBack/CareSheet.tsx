@@ -6,7 +6,7 @@ import GlobalStyles from '@mui/material/GlobalStyles';
 import Typography from '@mui/material/Typography';
 import { visits } from '@/knowledge/counter';
 import type { CareSheetView } from '@/shop/careSheet/dto';
-import { complaintLabel, faultLabel } from '../job/labels';
+import { complaintLabel } from '../job/labels';
 import { dayAt } from '../parts/instants';
 import { photographUrl } from '../parts/photographUrl';
 import { Reading } from '../parts/Reading';
@@ -110,7 +110,7 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
             <h2>Found and not mended</h2>
             <Typography>
               {sheet.leftOpen.join(', ')}.{sheet.ownersWord && ` You said: “${sheet.ownersWord}”`}
-              {notWantedWords(sheet)}
+              {sheet.notWanted && ` ${sheet.notWanted}`}
             </Typography>
           </>
         )}
@@ -185,13 +185,4 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
       </Box>
     </>
   );
-}
-
-/** Which of what stays open the owner did not want mended. */
-function notWantedWords({ leftOpen, job }: CareSheetView): string {
-  const { notWanted } = job.agree;
-  if (notWanted.length === 0) return '';
-  return notWanted.length === leftOpen.length
-    ? ' It was offered, and not wanted.'
-    : ` Offered, and not wanted: ${notWanted.map(faultLabel).join(', ').toLowerCase()}.`;
 }
