@@ -370,6 +370,15 @@ describe('the answer', () => {
     const no = await readJob(job);
     expect([no.toMend, no.agree.notWanted]).toEqual([[], no.proved]);
     expect(no.rebuild.filter((l) => l.sort === 'repair')).toEqual([]);
+    const inPieces = await refusal(
+      handBack(shop.person, job, { ...(await base(job)), faults: no.proved, ending: 'unrepaired', advice: '' }),
+    );
+    expect(inPieces.fields).toEqual([
+      {
+        field: 'foundWords',
+        message: expect.stringMatching(/^It is not together: \d+ steps of the way back still open/),
+      },
+    ]);
     await handBack(shop.person, job, {
       ...(await base(job)),
       faults: no.proved,

@@ -110,14 +110,25 @@ function endingProblems(
 ): FieldProblem[] {
   const problems: FieldProblem[] = [];
   if (ending.tested) problems.push(...standsInTheWay(facts, 'hand-back'));
-  else if (ending.returned)
+  else if (ending.returned) {
     for (const wait of facts.waits)
       if (!wait.endedAt) problems.push({ field: 'waits', message: 'A wait is still running: end it first.' });
+    const left = openBehind(facts);
+    // Whoever gets it in pieces must be able to know it.
+    if (left > 0 && !ending.asks && words.length < 3)
+      problems.push({
+        field: 'foundWords',
+        message: `It is not together: ${left} step${left === 1 ? '' : 's'} of the way back still open. Put it back under Fit, or say how it goes home.`,
+      });
+  }
   if (ending.asks && words.length < 3) problems.push({ field: 'foundWords', message: 'Say why, in words.' });
   if (ending.id === 'not-seen' && faults.length > 0)
     problems.push({ field: 'faults', message: 'A cause was found: then the complaint was seen.' });
   return problems;
 }
+
+/** What was opened and is not closed. */
+const openBehind = ({ rebuild }: WrittenFacts) => rebuild.filter((s) => !s.done && s.sort === 'close').length;
 
 function faultProblems(kind: Kind, faults: string[]): FieldProblem[] {
   return faults

@@ -1,9 +1,10 @@
 import { isWithin, type Offer, type OfferId, type OfferLine } from '@/core/agree/offers';
+import type { Standing } from '@/core/agree/standing';
 import type { JobState } from '@/data/jobState';
 import { faultById } from '@/knowledge';
 import type { SchoolChoices } from '@/knowledge/schools';
 import { documentName } from './documentName';
-import type { AgreeView, AnswerView, EstimateTerms, EstimateView, Standing } from './dto';
+import type { AgreeView, AnswerView, EstimateTerms, EstimateView } from './dto';
 
 const instant = (text: string) => new Date(text).toISOString();
 

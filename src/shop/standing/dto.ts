@@ -1,3 +1,4 @@
+import type { Standing } from '@/core/agree/standing';
 import type { Offer, OfferId, OfferLine, OfferPromise } from '@/core/agree/offers';
 import type { SchoolChoices } from '@/knowledge/schools';
 
@@ -48,21 +49,6 @@ export interface AnswerView {
   at: string;
   by: string | null;
 }
-
-/** How a job stands with its owner. */
-export type Standing =
-  /** Nothing was offered, and nothing said. */
-  | 'open'
-  /** Offered, and no answer yet. */
-  | 'offered'
-  | 'agreed'
-  /** What was offered lies below a limit that was agreed before. */
-  | 'within-limit'
-  /** Something was found since that nobody agreed to. */
-  | 'found-since'
-  | 'ask-again'
-  | 'as-is'
-  | 'scrap';
 
 export interface AgreeView {
   standing: Standing;

@@ -1,8 +1,8 @@
+import { notAgreed } from '@/core/agree/standing';
 import { closingOf, trialOf } from '@/core/strip/wayBack';
 import { takeBackTicks } from '@/data/jobs';
 import { putStripStep, takeBackStripStep } from '@/data/strip';
 import { bench } from '../access/roles';
-import type { Standing } from '../standing/dto';
 import { jobDeed } from '../jobDeed/jobDeed';
 import { procedureOf } from '../jobView/procedureOf';
 import { refuseIf } from '../problem';
@@ -58,11 +58,3 @@ export const stripStep = jobDeed({
     }
   },
 });
-
-/** Why nothing is opened further yet. */
-function notAgreed(standing: Standing): string {
-  if (standing === 'as-is' || standing === 'scrap')
-    return 'The owner does not want it repaired: it is opened no further.';
-  if (standing === 'found-since') return 'Something was found since the owner agreed: say it, and ask again first.';
-  return 'The owner has not agreed yet: it is opened no further than Find did.';
-}

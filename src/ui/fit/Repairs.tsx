@@ -25,7 +25,13 @@ export function Repairs({ desk }: { desk: JobDesk }) {
       <Typography component="h2" variant="h3">
         Repairs
       </Typography>
-      {faults.length === 0 && <Empty>Nothing is proved yet.</Empty>}
+      {faults.length === 0 && (
+        <Empty>
+          {job.agree.notWanted.length > 0
+            ? 'Nothing is to be mended: the owner did not want it.'
+            : 'Nothing is proved yet.'}
+        </Empty>
+      )}
       {faults.map((id) => (
         <Box key={id} sx={{ borderBottom: '1px solid', borderColor: 'divider' }}>
           <FormControlLabel

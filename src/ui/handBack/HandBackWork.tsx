@@ -110,6 +110,7 @@ function Ends({ desk }: { desk: JobDesk }) {
   );
   // What the owner, asked, did not want is answered already.
   const unanswered = open.filter((id) => !job.agree.notWanted.includes(id));
+  const apart = job.rebuild.filter((s) => !s.done && s.sort === 'close').length;
   const ready = !choice.tested || job.stage === 'hand-back';
   return (
     <>
@@ -119,6 +120,14 @@ function Ends({ desk }: { desk: JobDesk }) {
         </Notice>
       )}
       {choice.tested && <BesidesLeft job={job} />}
+      {!choice.tested && choice.returned && apart > 0 && (
+        <Notice title={`It is not together: ${apart} step${apart === 1 ? '' : 's'} of the way back still open.`}>
+          <Typography variant="body2">
+            Put it back under Fit, its earth and cord looked at as for any other; what goes home in pieces says so in
+            words.
+          </Typography>
+        </Notice>
+      )}
       {job.arrivalSigns.length > 0 && (
         <Notice title="On arrival">
           {job.arrivalSigns.map((id) => {

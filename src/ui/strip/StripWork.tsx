@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { notAgreed } from '@/core/agree/standing';
 import type { Supply } from '@/core/diagnosis/knowledge';
 import { knowledge } from '@/knowledge';
 import type { StepView } from '@/shop/jobView/dto';
@@ -128,7 +129,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
         </Typography>
       </Box>
       {!closed && job.stage !== 'find' && !job.agree.mayOpen && (
-        <Notice title="The owner has not agreed yet: it is opened no further than Find did.">
+        <Notice title={notAgreed(job.agree.standing)}>
           <Link component={NextLink} href={`/jobs/${job.id}/agree`}>
             To Agree
           </Link>
