@@ -167,10 +167,11 @@ export function explanations(
     const place = placeCaused[i]!;
     const brought = brings[i]!;
     if (place < 0 && brought.length === 0) return node.causedTotal;
-    if (node.causedTotal === -Infinity || pins.size > 0) {
+    if (node.causedTotal === -Infinity) {
       const { faults, unbrought } = membersWith(node, i);
       return causedLog(faults, unbrought);
     }
+    if (place >= 0 && pins.get(i) === false) return -Infinity;
     let log = node.causedTotal;
     if (place >= 0) log += Math.log(1 - node.unbrought[place]!) - Math.log(node.unbrought[place]!);
     for (const b of brought) {
