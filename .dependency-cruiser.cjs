@@ -32,8 +32,8 @@ module.exports = {
     only(
       'door-stands-before',
       'door',
-      '^src/(door/|environment\\.ts$|shop/(doors/(bodyLimits|pageFaults)|live/closing)\\.ts$)',
-      'the door knows nothing of what stands behind it',
+      '^src/(door/|environment\\.ts$|shop/(doors/(bodyLimits|pageFaults)|live/closing|access/(admit|guard|securityHeaders))\\.ts$)',
+      'the door knows who may enter, and nothing of what stands behind it',
     ),
     only('demo-on-shop', 'demo', '^src/(demo|shop|core|knowledge|data)/', 'the demonstration shop is made from below'),
     {

@@ -22,11 +22,7 @@ const config: NextConfig = {
     'class-validator-jsonschema',
   ],
   // The OpenAPI document takes its schema names from the DTO classes.
-  experimental: {
-    serverMinification: false,
-    // Photographs and files of rows pass the guard whole; each route sets its own limit.
-    proxyClientMaxBodySize: '25mb',
-  },
+  experimental: { serverMinification: false },
 };
 
 export default config;

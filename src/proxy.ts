@@ -3,21 +3,22 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { problemDocument } from './app/answer';
 import { log } from './app/log';
 import { loggedPath } from './app/loggedPath';
-import { guard, PERSON_HEADER, SESSION_COOKIE, type Verdict } from './shop/access/guard';
-import { seal } from './shop/access/secrets';
+import { admit, PASSES, type Admission } from './shop/access/admit';
+import { SESSION_COOKIE } from './shop/access/guard';
+import { contentSecurityPolicy, securityHeaders } from './shop/access/securityHeaders';
 
-/** Everything but the bundler's own hashed files comes through here. */
-export const config = { matcher: ['/((?!_next/static/).*)'] };
+/** Every page comes through here: not the bundler's own hashed files, nor the service, which the server's own door lets in. */
+export const config = { matcher: ['/((?!_next/static/|api/).*)'] };
 
-/** The one door: who may enter, the security headers, the request id. */
+/** The door of the pages: who may enter, the security headers, the request id. */
 export async function proxy(request: NextRequest): Promise<Response> {
   const requestId = randomUUID();
   const nonce = randomBytes(16).toString('base64');
   const policy = contentSecurityPolicy(nonce);
   const { pathname, search } = request.nextUrl;
-  let verdict: Verdict;
+  let admission: Admission;
   try {
-    verdict = await guard({
+    admission = await admit({
       method: request.method,
       path: pathname,
       host: request.headers.get('x-forwarded-host') ?? request.headers.get('host') ?? '',
@@ -28,23 +29,23 @@ export async function proxy(request: NextRequest): Promise<Response> {
     });
   } catch (err) {
     log.error({ requestId, err, path: loggedPath(pathname) }, 'guard failed');
-    return secured(databaseAway(request, requestId, nonce), policy, requestId, isTls(request));
+    return secured(databaseAway(nonce), policy, requestId, isTls(request));
   }
-  if ('refuse' in verdict) {
-    const wantsPage = request.method === 'GET' && !pathname.startsWith('/api/');
-    const response = wantsPage
-      ? NextResponse.redirect(
-          new URL(
-            `/${verdict.refuse === 423 ? 'locked' : 'sign-in'}${pathname === '/' ? '' : `?next=${encodeURIComponent(pathname + search)}`}`,
-            here(request),
-          ),
-        )
-      : problemDocument(verdict.refuse, verdict.because);
+  if ('refuse' in admission) {
+    const response =
+      request.method === 'GET'
+        ? NextResponse.redirect(
+            new URL(
+              `/${admission.refuse === 423 ? 'locked' : 'sign-in'}${pathname === '/' ? '' : `?next=${encodeURIComponent(pathname + search)}`}`,
+              here(request),
+            ),
+          )
+        : problemDocument(admission.refuse, admission.because);
     return secured(response, policy, requestId, isTls(request));
   }
   const headers = new Headers(request.headers);
-  headers.delete(PERSON_HEADER);
-  if (verdict.pass === 'person') headers.set(PERSON_HEADER, seal(verdict.person));
+  for (const name of PASSES) headers.delete(name);
+  for (const [name, value] of Object.entries(admission.headers)) headers.set(name, value);
   headers.set('x-request-id', requestId);
   headers.set('x-nonce', nonce);
   headers.set('content-security-policy', policy);
@@ -61,9 +62,8 @@ function here(request: NextRequest): string {
   return host ? `${scheme}://${host}` : request.nextUrl.origin;
 }
 
-function databaseAway(request: NextRequest, requestId: string, nonce: string): Response {
+function databaseAway(nonce: string): Response {
   const title = 'The database does not answer. Nothing was saved; this page comes back by itself.';
-  if (request.nextUrl.pathname.startsWith('/api/')) return problemDocument(503, title, { requestId });
   const html = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><meta http-equiv="refresh" content="5"><title>Away · Grit Keeper</title><style nonce="${nonce}">body{font:18px/1.5 sans-serif;background:#f3ede1;color:#1e1b17;display:grid;place-content:center;min-height:90vh;margin:0 24px}main{border-left:6px solid #c59a3d;padding-left:20px;max-width:34em}h1{font-size:22px}@media (prefers-color-scheme:dark){body{background:#181512;color:#efe6d6}}</style></head><body><main><h1>The shop’s book is away</h1><p>${title}</p><p>What you had typed is kept in this browser. If this lasts, whoever keeps the server should look whether PostgreSQL runs.</p></main></body></html>`;
   return new Response(html, {
     status: 503,
@@ -71,34 +71,8 @@ function databaseAway(request: NextRequest, requestId: string, nonce: string): R
   });
 }
 
-function contentSecurityPolicy(nonce: string): string {
-  return [
-    `default-src 'self'`,
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
-    `style-src 'self' 'nonce-${nonce}'`,
-    // React writes style attributes on the server; they can hold no script.
-    `style-src-attr 'unsafe-inline'`,
-    `img-src 'self' data: blob:`,
-    `font-src 'self'`,
-    `connect-src 'self'`,
-    `worker-src 'self' blob:`,
-    `object-src 'none'`,
-    `base-uri 'none'`,
-    `form-action 'self'`,
-    `frame-ancestors 'none'`,
-  ].join('; ');
-}
-
-const HSTS = 'max-age=31536000; includeSubDomains';
-
 function secured(response: Response, policy: string, requestId: string, tls = false): Response {
-  const { headers } = response;
-  headers.set('content-security-policy', policy);
-  headers.set('x-content-type-options', 'nosniff');
-  headers.set('referrer-policy', 'same-origin');
-  headers.set('permissions-policy', 'camera=(self), geolocation=(), microphone=()');
-  headers.set('cross-origin-opener-policy', 'same-origin');
-  headers.set('x-request-id', requestId);
-  if (tls) headers.set('strict-transport-security', HSTS);
+  for (const [name, value] of Object.entries(securityHeaders(policy, requestId, tls)))
+    response.headers.set(name, value);
   return response;
 }

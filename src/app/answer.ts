@@ -1,3 +1,4 @@
+import { isAdmitted } from '@/shop/access/admit';
 import { PERSON_HEADER } from '@/shop/access/guard';
 import type { Person } from '@/shop/access/person';
 import { unseal } from '@/shop/access/secrets';
@@ -17,10 +18,11 @@ const AGAIN_S = 2;
 
 /**
  * Wraps a route handler: every write is logged, refusals become problem documents (RFC 9457), faults are logged and say what is
- * known. The work is cancelled when its sender leaves, and bounded per person.
+ * known. The work is cancelled when its sender leaves, and bounded per person. What no door let in is not answered.
  */
 export function answer<C>(handler: Handler<C>, longestMs?: number): Handler<C> {
   return async (request, context) => {
+    if (!isAdmitted(request.headers)) return problemDocument(401, 'Sign in first.');
     const requestId = request.headers.get('x-request-id');
     const started = performance.now();
     const line = () => ({ requestId, method: request.method, path: loggedPath(new URL(request.url).pathname) });

@@ -294,17 +294,19 @@ const SECTIONS: Record<keyof JobState, string> = {
   practice: `exists (select from practice where job_id = job.id)`,
 };
 
-const FROM = `from job
+const FROM = (id: string) => `from job
 join machine on machine.id = job.machine_id
 join model on model.id = machine.model_id
 join customer on customer.id = job.customer_id
 left join shop on true
-where job.id = ?`;
+where job.id = ${id}`;
 
-const reading = (names: readonly (keyof JobState)[]) =>
-  `select ${names.map((name) => `${SECTIONS[name]} as "${name}"`).join(',\n')} ${FROM}`;
+const reading = (names: readonly (keyof JobState)[], id = '?') =>
+  `select ${names.map((name) => `${SECTIONS[name]} as "${name}"`).join(',\n')} ${FROM(id)}`;
 
-const STATE = reading(Object.keys(SECTIONS) as (keyof JobState)[]);
+const ALL = Object.keys(SECTIONS) as (keyof JobState)[];
+const STATE = reading(ALL);
+const STATE_OF_DEED = reading(ALL, ':jobId');
 
 /** One job with all that was written to it, in one statement and so of one moment; undefined when it is not there. */
 export async function jobState(db: Db, id: number): Promise<JobState | undefined> {
@@ -326,13 +328,13 @@ export async function jobStateOf<Name extends keyof JobState>(
 /**
  * Begins a deed on a job: names who acts, claims the key, and holds the job until the transaction ends. Two writers wait
  * for each other here.
- * @returns whether the key is new here, or else by whom and for what it was used; the job's version and whether it is
- * closed, undefined when there is no such job
+ * @returns whether the key is new here; the job's version and whether it is closed, undefined when there is no such job; and its
+ * state, of the moment when this was asked: undefined when somebody wrote to the job between that and the hold
  */
 export async function beginJobDeed(
   db: Db,
   { key, personId, deed, jobId, mark }: { key: string; personId: number; deed: string; jobId: number; mark: Buffer },
-): Promise<{ fresh: boolean; job?: { version: number; closed: boolean } }> {
+): Promise<{ fresh: boolean; job?: { version: number; closed: boolean }; state?: JobState }> {
   const { rows } = await db
     .raw(
       `with claimed as (
@@ -341,12 +343,18 @@ export async function beginJobDeed(
        select version, closed_at is not null as closed from job where id = :jobId for update
      )
      select set_config('gritkeeper.person', :person, true), set_config('gritkeeper.deed', :deed, true),
-       exists (select from claimed) as fresh, (select to_json(held) from held) as job`,
+       exists (select from claimed) as fresh, (select to_json(held) from held) as job,
+       (select row_to_json(s) from (${STATE_OF_DEED}) s) as state`,
       { key, personId, subject: `${deed}:${jobId}`, jobId, mark, person: String(personId), deed },
     )
     .options(prepared('begin-job-deed'));
-  const { fresh, job } = rows[0] as { fresh: boolean; job: { version: number; closed: boolean } | null };
-  return { fresh, ...(job ? { job } : {}) };
+  const { fresh, job, state } = rows[0] as {
+    fresh: boolean;
+    job: { version: number; closed: boolean } | null;
+    state: JobState | null;
+  };
+  // Every deed counts the version up: the same one is the same state.
+  return { fresh, ...(job ? { job } : {}), ...(state && state.job.version === job?.version ? { state } : {}) };
 }
 
 /** What a deed changes of the job's own row. */

@@ -12,7 +12,7 @@ export interface Caller {
 }
 
 export interface Refusal {
-  status: 400 | 405 | 408 | 411 | 413 | 414 | 503;
+  status: 400 | 401 | 403 | 405 | 408 | 411 | 413 | 414 | 423 | 503;
   title: string;
 }
 

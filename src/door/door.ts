@@ -4,6 +4,8 @@ import { checkEnvironment, listenAt, trustedProxies } from '../environment';
 import { closing } from '../shop/live/closing';
 import { originOf } from './forwarded';
 import { honestStatus } from './honestStatus';
+import { isService } from './isService';
+import { forgetClaims, letIn } from './letIn';
 import { bodyArrived, fitsInHand } from './bodyArrived';
 import { turnstile } from './turnstile';
 import { refusedAtDoor, type Refusal } from './atTheDoor';
@@ -44,9 +46,10 @@ function receive(request: IncomingMessage, response: ServerResponse, asksFirst: 
   });
   if (refusal) return turnAway(request, response, refusal);
   tellOrigin(request);
+  forgetClaims(request);
   honestStatus(response);
   if (asksFirst) response.writeContinue();
-  const done = UNCOUNTED.test(request.url ?? '') ? handle(request, response) : inTurn(request, response);
+  const done = UNCOUNTED.test(request.url ?? '') ? work(request, response) : inTurn(request, response);
   done.catch((error: unknown) => failed(error, response));
 }
 
@@ -93,6 +96,14 @@ async function inTurn(request: IncomingMessage, response: ServerResponse): Promi
   if (isSmall) setTimeout(leave, LONGEST_TURN_MS).unref();
   // Whoever left while waiting is not answered.
   if (request.socket.destroyed) leave();
+  else await work(request, response);
+}
+
+/** The service is let in here; the pages have a door of their own behind this one, for they need its nonce. */
+async function work(request: IncomingMessage, response: ServerResponse): Promise<void> {
+  const url = request.url ?? '';
+  const refusal = isService(url) ? await letIn(request, response, url.split('?', 1)[0]!) : null;
+  if (refusal) turnAway(request, response, refusal);
   else await handle(request, response);
 }
 
@@ -136,7 +147,9 @@ function turnAway(request: IncomingMessage, response: ServerResponse, { status, 
     'content-type': 'application/problem+json',
     'content-length': body.length,
     'x-content-type-options': 'nosniff',
-    'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+    ...(response.hasHeader('content-security-policy')
+      ? {}
+      : { 'content-security-policy': "default-src 'none'; frame-ancestors 'none'" }),
     'cache-control': 'no-store',
     ...(status === 405 ? { allow: 'GET, HEAD, POST, PUT, DELETE' } : {}),
     ...(status === 503 ? { 'retry-after': '2' } : {}),

@@ -63,20 +63,20 @@ export function jobDeed<Dto extends JobDeedDto, Ready = undefined>(
     const before = spec.prepare && (await jobState(database(), jobId));
     if (spec.prepare && !before) throw notFound('This job');
     const ready = (before && !before.job.closed_at ? await spec.prepare!(before, dto) : undefined) as Ready;
-    const { answer, after } = await inTransaction(database(), async (db) => {
+    const { answer, after, facts } = await inTransaction(database(), async (db) => {
       const claim = claimOf(person, spec.name, jobId, dto);
       const begun = await beginJobDeed(db, { ...claim, deed: spec.name, jobId });
       if (!begun.fresh && (await earlierDeed(db, claim)) === 'other') throw usedOtherwise();
       if (!begun.job) throw notFound('This job');
       // Pressed twice: nothing is done again, and the answer is the whole job as it is now.
-      if (!begun.fresh) return { answer: (await jobFacts(jobId, db)) as JobChanges, after: null };
+      if (!begun.fresh) return { answer: (await jobFacts(jobId, db)) as JobChanges, after: null, facts: undefined };
       if (begun.job.closed) throw await conflict(db, jobId, 'This job is closed: take the machine in again.');
       if (begun.job.version !== dto.version || (before && before.job.version !== dto.version))
         throw await conflict(db, jobId, 'Somebody changed this job meanwhile.');
-      const state = (await jobState(db, jobId))!;
+      const state = begun.state ?? (await jobState(db, jobId))!;
       return write(db, person, state, spec, (scene) => spec.work(scene, dto, ready));
     });
-    if (after) foresee(after);
+    if (after) foresee(after, facts);
     return answer;
   });
 }
@@ -112,9 +112,10 @@ async function write(
   const after: JobState = touches
     ? { ...state, ...(await jobStateOf(db, job.id, touches))! }
     : (await jobState(db, job.id))!;
-  const answer: JobChanges = { ...changes(facts, factsOf(after)), id: job.id, version: after.job.version };
+  const written = factsOf(after);
+  const answer: JobChanges = { ...changes(facts, written), id: job.id, version: after.job.version };
   for (const read of beside) Object.assign(answer, await read(db, after));
-  return { answer, after };
+  return { answer, after, facts: written };
 }
 
 /** The members that are not as they were. */

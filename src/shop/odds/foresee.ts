@@ -1,21 +1,21 @@
 import { jobState, keepNextAction, type JobState } from '@/data/jobState';
 import { database } from '@/data/database';
-import { factsOf } from '../jobView/jobFacts';
+import { factsOf, type WrittenFacts } from '../jobView/jobFacts';
 import { nextActionOf } from '../jobView/nextAction';
 import { afterwards } from '../afterwards/afterwards';
-import { oddsOfJob } from './odds';
+import { announceOdds } from './odds';
 
 /**
  * Works out, after a job was changed and the press answered, what is next for the hands, and keeps it for the Bench. A server
  * that dies in between loses nothing: the Bench sees that what is kept is of an older version, and asks again.
  */
-export function foresee(state: JobState): void {
-  afterwards(() => keepForeseen(state));
+export function foresee(state: JobState, facts: WrittenFacts = factsOf(state)): void {
+  afterwards(() => keepForeseen(state, facts));
 }
 
-async function keepForeseen(state: JobState): Promise<void> {
-  const facts = factsOf(state);
-  const odds = facts.stage === 'find' && facts.complaints.length > 0 ? await oddsOfJob(state) : null;
+async function keepForeseen(state: JobState, facts: WrittenFacts): Promise<void> {
+  const wantsOdds = facts.stage === 'find' && facts.complaints.length > 0;
+  const odds = wantsOdds ? await announceOdds(state, facts.oddsKey) : null;
   await keepNextAction(database(), state.job.id, state.job.version, nextActionOf(facts, odds?.assessment ?? null));
 }
 
@@ -32,7 +32,7 @@ export function foreseeStale(jobs: { id: number; version: number; next_action: {
     afterwards(async () => {
       try {
         const state = await jobState(database(), job.id);
-        if (state) await keepForeseen(state);
+        if (state) await keepForeseen(state, factsOf(state));
       } finally {
         beingForeseen.delete(job.id);
       }

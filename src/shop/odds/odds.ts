@@ -24,6 +24,25 @@ export async function oddsOfJob(state: JobState): Promise<OddsView> {
   return oddsOf(caseOfJob(state), state.model.id);
 }
 
+/** Odds that somebody will ask for in a moment, by job and key: on their way when the press is answered. */
+const ANNOUNCED_MS = 10_000;
+const announcedHere = globalThis as { gritkeeperAnnounced?: LRUCache<string, Promise<OddsView>> };
+const announced = (announcedHere.gritkeeperAnnounced ??= new LRUCache({ max: 300, ttl: ANNOUNCED_MS }));
+
+/** Begins with the odds of a job as it is now, for who asks next. @param key of the case that they are odds of */
+export function announceOdds(state: JobState, key: string): Promise<OddsView> {
+  const name = `${state.job.id} ${key}`;
+  const coming = oddsOfJob(state);
+  announced.set(name, coming);
+  // What failed is asked anew from the job itself.
+  coming.catch(() => announced.delete(name));
+  return coming;
+}
+
+/** Odds that a press has just begun with; undefined when none did, or in another server. */
+export const announcedOdds = (jobId: number, key: string): Promise<OddsView> | undefined =>
+  announced.get(`${jobId} ${key}`);
+
 /** The odds of a case. @param modelId of the shop's own list, to lean on its jobs */
 export async function oddsOf(asked: FinderCase, modelId: number | null): Promise<OddsView> {
   return (await asking(asked, modelId)).coming;

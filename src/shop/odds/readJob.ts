@@ -3,7 +3,7 @@ import { jobById } from '@/data/jobs';
 import { jobState } from '@/data/jobState';
 import type { OddsView } from '../finding/dto';
 import { factsAndState } from '../jobView/jobFacts';
-import { oddsOfJob, oddsSoon } from './odds';
+import { announcedOdds, oddsOfJob, oddsSoon } from './odds';
 import { notFound } from '../problem';
 import type { JobFacts, JobView } from '../jobView/dto';
 
@@ -13,8 +13,14 @@ export async function readJob(id: number): Promise<JobView> {
   return { ...facts, odds: await oddsOfJob(state) };
 }
 
-/** The odds of one job alone. @throws ProblemError 404 */
-export async function readOdds(id: number): Promise<OddsView> {
+/**
+ * The odds of one job alone.
+ * @param key of a press that was just answered: its odds are on their way, and the job need not be read for them
+ * @throws ProblemError 404
+ */
+export async function readOdds(id: number, key: string | null): Promise<OddsView> {
+  const coming = key === null ? undefined : announcedOdds(id, key);
+  if (coming) return coming;
   const state = await jobState(database(), id);
   if (!state) throw notFound('This job');
   return oddsOfJob(state);

@@ -320,7 +320,10 @@ export function openapi() {
       '/jobs': made(shopDeeds.jobs),
       '/jobs/{id}': get('One job with its odds', [jobId]),
       '/jobs/{id}/facts': get('One job as it is written down, without odds', [jobId]),
-      '/jobs/{id}/odds': get('The odds of one job as they stand', [jobId]),
+      '/jobs/{id}/odds': get('The odds of one job as they stand; key: the `oddsKey` that a deed has just told', [
+        jobId,
+        inQuery('key', 'string'),
+      ]),
       '/jobs/{id}/agree': get('What would be offered, from what was found; budget: the most that extras may cost', [
         jobId,
         inQuery('budget', 'integer'),

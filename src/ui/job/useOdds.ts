@@ -48,7 +48,7 @@ export function useOdds(
   const { data, isPlaceholderData } = useQuery({
     queryKey: ['odds', id, oddsKey],
     async queryFn({ signal }) {
-      const odds = await ask<OddsView>(`/api/v1/jobs/${id}/odds`, signal);
+      const odds = await ask<OddsView>(`/api/v1/jobs/${id}/odds?key=${encodeURIComponent(oddsKey)}`, signal);
       if (odds.key === oddsKey) return odds;
       // The job changed on the way: the line says so in a moment, and these are there already.
       client.setQueryData(['odds', id, odds.key], odds);
