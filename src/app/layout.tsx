@@ -9,10 +9,11 @@ import '@fontsource/noto-sans/500.css';
 import '@fontsource/noto-sans/700.css';
 import '@/ui/theme/theme.css';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
-import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { firstScheme } from '@/ui/theme/firstScheme';
+import { revealAtOnce } from '@/ui/theme/revealAtOnce';
 import { FirstLetters } from '@/ui/theme/FirstLetters';
 import { ThemeRegistry } from '@/ui/theme/ThemeRegistry';
 
@@ -25,7 +26,11 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <InitColorSchemeScript attribute="data-bench" defaultMode="system" nonce={nonce} />
+        <script
+          nonce={nonce}
+          suppressHydrationWarning
+          dangerouslySetInnerHTML={{ __html: firstScheme + revealAtOnce }}
+        />
         <AppRouterCacheProvider options={{ nonce }}>
           <FirstLetters />
           <ThemeRegistry>{children}</ThemeRegistry>

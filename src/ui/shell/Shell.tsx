@@ -168,8 +168,10 @@ function LampSwitch() {
   const { mode, systemMode, setMode } = useColorScheme();
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
   return (
-    <Press small tone="plain" onClick={() => setMode(dark ? 'light' : 'dark')} suppressHydrationWarning>
-      {mode === undefined ? 'Lamp' : dark ? 'Day bench' : 'Night bench'}
+    <Press small tone="plain" onClick={() => setMode(dark ? 'light' : 'dark')}>
+      {/* Which lamp is on is known to the style sheet before the page is awake. */}
+      <span className={styles.byDay}>Night bench</span>
+      <span className={styles.byNight}>Day bench</span>
     </Press>
   );
 }
