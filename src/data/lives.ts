@@ -49,6 +49,13 @@ export interface SeenPart {
   to_days: number | null;
 }
 
+/** A fault, where its part sits on the kind, and of which groups the part is that ends it. */
+export interface PartWatched {
+  fault: string;
+  station: string;
+  groups: readonly string[];
+}
+
 const LIVES = `
 with visit as (
   select j.id, j.machine_id, j.closed_at, j.visit,
@@ -62,20 +69,31 @@ with visit as (
   select v.machine_id, v.closed_at as at,
     -- Nobody complained of it: it failed at some time since the last visit.
     case when v.visit = 'service' or not exists (
-      select from job_complaint k where k.job_id = v.id and k.struck_at is null) then v.before end as since,
-    lag(v.closed_at) over (partition by v.machine_id order by v.closed_at) as start
+      select from job_complaint k where k.job_id = v.id and k.struck_at is null) then v.before end as since
   from visit v join confirmed_fault c on c.job_id = v.id and c.fault = :fault
+), renewed as (
+  -- A new one went in though the old had not this fault: done while it was open, or for another fault of the same part.
+  select v.machine_id, v.closed_at as at
+  from visit v
+  where exists (
+      select from fitted_part f join part p on p.code = f.code
+      where f.job_id = v.id and f.taken_back_at is null and f.station = :station and p.part_group = any (:groups))
+    and not exists (select from confirmed_fault c where c.job_id = v.id and c.fault = :fault)
+), ended as (
+  select machine_id, at, since, dead, lag(at) over (partition by machine_id order by at) as start
+  from (select machine_id, at, since, true as dead from failed
+    union all select machine_id, at, null, false from renewed) e
 ), born as (
   -- By its year alone nobody knows what was replaced elsewhere before it first came.
   select w.machine_id, w.last, m.purchased_on::timestamptz as at
   from watched w join machine m on m.id = w.machine_id
 ), life as (
-  -- From one failure to the next, or from when the machine was bought new.
-  select f.machine_id, coalesce(f.start, b.at) as start, f.since, f.at as until, true as dead
-  from failed f join born b on b.machine_id = f.machine_id
+  -- From one end to the next, or from when the machine was bought new; what was renewed in time had lasted so long, and no more is known.
+  select e.machine_id, coalesce(e.start, b.at) as start, e.since, e.at as until, e.dead
+  from ended e join born b on b.machine_id = e.machine_id
   union all
   -- What is in it now, whole when it was last here.
-  select b.machine_id, coalesce((select max(at) from failed x where x.machine_id = b.machine_id), b.at), null, b.last, false
+  select b.machine_id, coalesce((select max(at) from ended x where x.machine_id = b.machine_id), b.at), null, b.last, false
   from born b
 )
 select model.maker || ' ' || model.name as model, c.kind = 'business' as trade,
@@ -87,11 +105,16 @@ order by life.machine_id desc limit :most`;
 
 /**
  * The lives of a part of a kind, as the shop saw them: between two failures of the same fault, or from when the machine was
- * bought; what had not failed when the machine was last here counts as long as it was seen. A failure that nobody complained of
+ * bought; what was renewed before it had the fault, and what had not failed when the machine was last here, counts as long as it was seen. A failure that nobody complained of
  * lies somewhere between two visits. The newest machines first, so many lives at most.
  */
-export async function seenParts(db: Db, kind: string, fault: string, most: number): Promise<SeenPart[]> {
-  const { rows } = await db.raw<{ rows: SeenPart[] }>(LIVES, { kind, fault, most });
+export async function seenParts(
+  db: Db,
+  kind: string,
+  { fault, station, groups }: PartWatched,
+  most: number,
+): Promise<SeenPart[]> {
+  const { rows } = await db.raw<{ rows: SeenPart[] }>(LIVES, { kind, fault, station, groups: [...groups], most });
   return rows;
 }
 

@@ -8,6 +8,7 @@ import { lifeOfFault, lives, takeInterval, takeLife } from './lives';
 const shop = testShop();
 const KIND = 'upright-shaft-belt';
 const BELT = 'belt-broken';
+const BELT_HERE = { fault: BELT, station: 'flat-belt', groups: ['belt'] };
 const owner = () => ({ ...shop.person, role: 'owner' as const });
 const DAY = 86_400_000;
 const START = Date.UTC(2020, 0, 1, 9);
@@ -66,7 +67,7 @@ test('lives are from purchase or repair to failure or to the last visit; what a 
   await history([broke(400), { day: 500 }, { day: 700, faults: [BELT] }, { day: 800 }]);
   // Bought at a day that nobody knows: its first belt tells nothing, its second does.
   await history([broke(100), broke(350)], null);
-  const seen = await seenParts(shop.db, KIND, BELT, 100);
+  const seen = await seenParts(shop.db, KIND, BELT_HERE, 100);
   const days = seen.map((s) => [Math.round(s.from_days), s.to_days === null ? null : Math.round(s.to_days)]);
   expect(days.sort()).toEqual([
     [100, null],
@@ -98,7 +99,7 @@ test('the published lives come out of the history as they went in', async () => 
   for (let i = 0; i < 10; i++) await history([{ day: 500 }]);
   const life = await lifeOfFault(KIND, FAULT);
   // Those of the belts above were watched too, and never clogged a filter: by their own days.
-  const published = await seenParts(shop.db, KIND, FAULT, 1000);
+  const published = await seenParts(shop.db, KIND, { fault: FAULT, station: 'pre-filter', groups: ['filter'] }, 1000);
   const own = published.filter((p) => p.to_days !== null || Math.round(p.from_days) === 500);
   const fit = fitWeibull(
     own.map((p) => ({ from: Math.round(p.from_days), to: p.to_days === null ? Infinity : Math.round(p.to_days) })),
@@ -156,4 +157,35 @@ test('failures of a machine, what brings it again, and how often it comes back f
   expect(after.failures.at(-1)!.failures).toBeGreaterThan(0);
   expect(after.causes.map((c) => c.fault)).toContain(BELT);
   expect(after.causes.reduce((sum, c) => sum + c.share, 0)).toBeLessThanOrEqual(1);
+});
+
+test('a belt that was renewed before it broke had lasted so long, and the next begins with it', async () => {
+  const before = (await seenParts(shop.db, KIND, BELT_HERE, 100)).length;
+  const [, renewed] = await history([broke(400), { day: 600 }, broke(1000), { day: 1100 }]);
+  const [taken] = await history([{ day: 200 }]);
+  const at = { code: 'FB-10-340', quantity: 1, why: '' };
+  const fit = (job_id: number, station: string, more: object = {}) =>
+    shop.db('fitted_part').insert({
+      ...at,
+      job_id,
+      station,
+      machine_id: shop.db('job').where({ id: job_id }).select('machine_id'),
+      ...more,
+    });
+  await fit(renewed!, 'flat-belt');
+  // Taken back, or somewhere else: nothing was renewed.
+  await fit(taken!, 'flat-belt', { taken_back_at: new Date() });
+  await fit(taken!, 'roll');
+  const seen = (await seenParts(shop.db, KIND, BELT_HERE, 100)).slice(0, -before);
+  const days = seen.map((s) => [Math.round(s.from_days), s.to_days === null ? null : Math.round(s.to_days)]);
+  expect(days).toHaveLength(5);
+  expect(days).toEqual(
+    expect.arrayContaining([
+      [400, 400],
+      [200, null],
+      [400, 400],
+      [100, null],
+      [200, null],
+    ]),
+  );
 });

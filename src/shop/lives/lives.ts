@@ -109,7 +109,9 @@ function lifeSeen({ from_days, to_days }: SeenPart): SeenLife {
 }
 
 async function fitted(db: Db, kind: string, fault: string) {
-  const parts = await seenParts(db, kind, fault, MOST_LIVES);
+  const { kinds, repair } = faultById(fault)!;
+  const watched = { fault, station: kinds[kind]!.station, groups: repair.parts ?? [] };
+  const parts = await seenParts(db, kind, watched, MOST_LIVES);
   const groups = new Map<string, SeenLife[]>();
   for (const p of parts)
     for (const name of [p.model, p.trade ? 'in the trade' : 'in households'])
