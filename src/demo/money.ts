@@ -240,10 +240,12 @@ export async function writeAnswers(db: Knex, person: Person, today: string, key:
     else {
       await offer(id);
       const { offers } = (await readJob(id)).agree.estimate!;
-      const taken = offers.findLast((o) => o.id !== 'all') ?? offers[0]!;
+      // Where the way back has begun nothing more is agreed than what was done.
+      const isOpen = stage === 'strip';
+      const taken = (isOpen ? offers.findLast((o) => o.id !== 'all') : undefined) ?? offers[0]!;
       await answer(id, {
         offer: taken.id,
-        words: 'Yes, and while it is open do the rest.',
+        words: isOpen ? 'Yes, and while it is open do the rest.' : 'Only what must be done.',
         ...(taken.unsafe.length > 0 ? { signed: 'The owner' } : {}),
       });
     }
