@@ -1,23 +1,11 @@
-import type { Knex } from 'knex';
 import { NextRequest } from 'next/server';
 import { insertApiToken } from '@/data/tokens';
 import { PERSON_HEADER, SESSION_COOKIE } from './shop/access/guard';
 import { newToken, tokenHash, unseal } from './shop/access/secrets';
-import { signIn } from './shop/access/signIn';
-import { furnishShop, PASSPHRASE } from './shop/scene.fixture';
-import { openTestShop } from './shop/testShop.fixture';
+import { signedInShop, whileDatabaseIsAway } from './shop/scene.fixture';
 import { proxy } from './proxy';
 
-let db: Knex;
-let close: () => Promise<void>;
-let person: { id: number };
-let session: string;
-beforeAll(async () => {
-  ({ db, close } = await openTestShop());
-  ({ person } = await furnishShop(db));
-  session = (await signIn({ signIn: 'tess', passphrase: PASSPHRASE }, { address: '10.0.0.1', agent: 'a test' })).token;
-});
-afterAll(() => close());
+const shop = signedInShop();
 
 interface Knock {
   method?: string;
@@ -41,7 +29,7 @@ describe('every answer', () => {
     ['a page that leads to the door', '/machines', false],
     ['what is open to all', '/healthz', false],
   ])('%s carries the policy and a request id', async (_what, path, isIn) => {
-    const response = await knock(path, isIn ? { cookie: session } : {});
+    const response = await knock(path, isIn ? { cookie: shop.session } : {});
     const policy = response.headers.get('content-security-policy')!;
     for (const rule of ["default-src 'self'", "object-src 'none'", "base-uri 'none'", "frame-ancestors 'none'"])
       expect(policy).toContain(rule);
@@ -63,13 +51,13 @@ describe('who stands behind the door', () => {
     const forged = { [PERSON_HEADER]: 'eyJpZCI6MX0.AAAA' };
     const open = await knock('/sign-in', { headers: forged });
     expect(passedOn(open, PERSON_HEADER)).toBeNull();
-    const known = await knock('/', { headers: forged, cookie: session });
-    expect(unseal(passedOn(known, PERSON_HEADER))).toMatchObject({ id: person.id, name: 'Tess Fennock' });
+    const known = await knock('/', { headers: forged, cookie: shop.session });
+    expect(unseal(passedOn(known, PERSON_HEADER))).toMatchObject({ id: shop.person.id, name: 'Tess Fennock' });
   });
 
   test('a bearer token opens no page', async () => {
     const token = newToken();
-    await insertApiToken(db, person.id, 'test', tokenHash(token));
+    await insertApiToken(shop.db, shop.person.id, 'test', tokenHash(token));
     const headers = { authorization: `Bearer ${token}` };
     expect((await knock('/', { headers })).headers.get('location')).toContain('/sign-in');
   });
@@ -97,7 +85,7 @@ describe('who has no key', () => {
   });
 
   test('a write from another site is refused, whoever is signed in', async () => {
-    const write = { method: 'POST', cookie: session, headers: { origin: 'http://elsewhere' } };
+    const write = { method: 'POST', cookie: shop.session, headers: { origin: 'http://elsewhere' } };
     const refused = await knock('/machines', write);
     expect(refused.status).toBe(403);
     expect(refused.headers.get('content-type')).toBe('application/problem+json');
@@ -107,13 +95,8 @@ describe('who has no key', () => {
 });
 
 test('while the database is away a page says so and comes back by itself', async () => {
-  const url = process.env.DATABASE_URL!;
-  const held = globalThis as { gritkeeperDatabase?: Knex };
-  const ours = held.gritkeeperDatabase;
-  delete held.gritkeeperDatabase;
-  process.env.DATABASE_URL = 'postgres://nobody:x@127.0.0.1:9/none';
-  try {
-    const page = await knock('/', { cookie: session });
+  await whileDatabaseIsAway(async () => {
+    const page = await knock('/', { cookie: shop.session });
     expect(page.status).toBe(503);
     expect(page.headers.get('retry-after')).toBe('5');
     const html = await page.text();
@@ -121,9 +104,5 @@ test('while the database is away a page says so and comes back by itself', async
     // Its own style carries the nonce of its own policy.
     const nonce = /'nonce-([^']+)'/.exec(page.headers.get('content-security-policy')!)![1];
     expect(html).toContain(`<style nonce="${nonce}">`);
-  } finally {
-    await (held as { gritkeeperDatabase?: Knex }).gritkeeperDatabase?.destroy();
-    held.gritkeeperDatabase = ours!;
-    process.env.DATABASE_URL = url;
-  }
+  });
 });

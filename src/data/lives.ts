@@ -105,8 +105,9 @@ order by life.machine_id desc limit :most`;
 
 /**
  * The lives of a part of a kind, as the shop saw them: between two failures of the same fault, or from when the machine was
- * bought; what was renewed before it had the fault, and what had not failed when the machine was last here, counts as long as it was seen. A failure that nobody complained of
- * lies somewhere between two visits. The newest machines first, so many lives at most.
+ * bought; what was renewed before it had the fault, and what had not failed when the machine was last here, counts as long as it
+ * was seen. A failure that nobody complained of lies somewhere between two visits. The newest machines first, so many lives at
+ * most.
  */
 export async function seenParts(
   db: Db,

@@ -6,6 +6,7 @@ import { originOf } from './forwarded';
 import { honestStatus } from './honestStatus';
 import { isService } from './isService';
 import { forgetClaims, letIn } from './letIn';
+import { complain } from './complain';
 import { bodyArrived, fitsInHand } from './bodyArrived';
 import { turnstile } from './turnstile';
 import { refusedAtDoor, type Refusal } from './atTheDoor';
@@ -55,14 +56,9 @@ function receive(request: IncomingMessage, response: ServerResponse, asksFirst: 
 
 /** A fault of the framework itself: told, and the line is cut, so that nobody waits for an answer that does not come. */
 function failed(error: unknown, response: ServerResponse): void {
-  const { name, message } = plainError(error);
-  process.stderr.write(
-    `${JSON.stringify({ level: 50, time: Date.now(), name: 'gritkeeper', err: { name, message } })}\n`,
-  );
+  complain(error);
   response.destroy();
 }
-
-const plainError = (error: unknown) => (error instanceof Error ? error : new Error('no error was thrown'));
 
 /** What asks for nothing, and what stays open by its nature. */
 const UNCOUNTED = /^\/(_next\/static\/.*|(healthz|readyz|api\/v1\/live)(\?.*)?)$/;

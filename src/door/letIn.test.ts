@@ -1,24 +1,12 @@
 import type { IncomingMessage, ServerResponse } from 'node:http';
-import type { Knex } from 'knex';
 import { insertApiToken } from '@/data/tokens';
 import { isAdmitted, OPEN_HEADER } from '@/shop/access/admit';
 import { PERSON_HEADER, SESSION_COOKIE } from '@/shop/access/guard';
 import { newToken, tokenHash, unseal } from '@/shop/access/secrets';
-import { signIn } from '@/shop/access/signIn';
-import { furnishShop, PASSPHRASE } from '@/shop/scene.fixture';
-import { openTestShop } from '@/shop/testShop.fixture';
+import { signedInShop, whileDatabaseIsAway } from '@/shop/scene.fixture';
 import { forgetClaims, letIn } from './letIn';
 
-let db: Knex;
-let close: () => Promise<void>;
-let person: { id: number };
-let session: string;
-beforeAll(async () => {
-  ({ db, close } = await openTestShop());
-  ({ person } = await furnishShop(db));
-  session = (await signIn({ signIn: 'tess', passphrase: PASSPHRASE }, { address: '10.0.0.1', agent: 'a test' })).token;
-});
-afterAll(() => close());
+const shop = signedInShop();
 
 /** Knocks at the service; what stands behind it would see these headers of the request. */
 async function knock(path: string, more: { method?: string; headers?: Record<string, string> } = {}) {
@@ -34,7 +22,7 @@ async function knock(path: string, more: { method?: string; headers?: Record<str
   const refusal = await letIn(request, response, path);
   return { refusal, answered, seen: request.headers as Record<string, string | undefined> };
 }
-const signedIn = () => ({ cookie: `gk_browser=abc; ${SESSION_COOKIE}=${session}` });
+const signedIn = () => ({ cookie: `gk_browser=abc; ${SESSION_COOKIE}=${shop.session}` });
 
 test('whoever is signed in is told of by us, sealed; what a client says of itself is thrown away', async () => {
   const forged = { [PERSON_HEADER]: 'eyJpZCI6MX0.AAAA', [OPEN_HEADER]: 'eyJvcGVuIjp0cnVlfQ.AAAA' };
@@ -44,7 +32,7 @@ test('whoever is signed in is told of by us, sealed; what a client says of itsel
   expect(isAdmitted(new Headers(forged))).toBe(false);
   const { refusal, seen } = await knock('/api/v1/bench', { headers: { ...forged, ...signedIn() } });
   expect(refusal).toBeNull();
-  expect(unseal(seen[PERSON_HEADER])).toMatchObject({ id: person.id, name: 'Tess Fennock' });
+  expect(unseal(seen[PERSON_HEADER])).toMatchObject({ id: shop.person.id, name: 'Tess Fennock' });
   expect(seen[OPEN_HEADER]).toBeUndefined();
 });
 
@@ -57,9 +45,9 @@ test('what is open to all is let in as nobody, and as nobody only', async () => 
 
 test('a bearer token opens the service; one that is not known does not', async () => {
   const token = newToken();
-  await insertApiToken(db, person.id, 'test', tokenHash(token));
+  await insertApiToken(shop.db, shop.person.id, 'test', tokenHash(token));
   const by = (bearer: string) => knock('/api/v1/bench', { headers: { authorization: `Bearer ${bearer}` } });
-  expect(unseal((await by(token)).seen[PERSON_HEADER])).toMatchObject({ id: person.id });
+  expect(unseal((await by(token)).seen[PERSON_HEADER])).toMatchObject({ id: shop.person.id });
   expect((await by(newToken())).refusal).toMatchObject({ status: 401 });
 });
 
@@ -86,20 +74,14 @@ test('every answer carries the policy and an id, refused or not; over TLS the br
 });
 
 test('while the database is away it is said so', async () => {
-  const url = process.env.DATABASE_URL!;
-  const held = globalThis as { gritkeeperDatabase?: Knex };
-  const ours = held.gritkeeperDatabase;
-  delete held.gritkeeperDatabase;
-  process.env.DATABASE_URL = 'postgres://nobody:x@127.0.0.1:9/none';
   const said = jest.spyOn(process.stderr, 'write').mockReturnValue(true);
   try {
-    const { refusal } = await knock('/api/v1/bench', { headers: signedIn() });
-    expect(refusal).toMatchObject({ status: 503, title: expect.stringContaining('does not answer') });
-    expect(said.mock.calls.join()).toContain('guard failed');
+    await whileDatabaseIsAway(async () => {
+      const { refusal } = await knock('/api/v1/bench', { headers: signedIn() });
+      expect(refusal).toMatchObject({ status: 503, title: expect.stringContaining('does not answer') });
+      expect(said.mock.calls.join()).toContain('guard failed');
+    });
   } finally {
     said.mockRestore();
-    await (held as { gritkeeperDatabase?: Knex }).gritkeeperDatabase?.destroy();
-    held.gritkeeperDatabase = ours!;
-    process.env.DATABASE_URL = url;
   }
 });

@@ -4,6 +4,7 @@ import { admit, PASSES } from '../shop/access/admit';
 import { SESSION_COOKIE } from '../shop/access/guard';
 import { contentSecurityPolicy, securityHeaders } from '../shop/access/securityHeaders';
 import type { Refusal } from './atTheDoor';
+import { complain } from './complain';
 
 const COOKIE = new RegExp(`(?:^|; *)${SESSION_COOKIE}=([^;]*)`);
 
@@ -41,10 +42,7 @@ export async function letIn(request: IncomingMessage, response: ServerResponse, 
     Object.assign(headers, admission.headers);
     return null;
   } catch (error) {
-    const { name, message } = error instanceof Error ? error : new Error('no error was thrown');
-    process.stderr.write(
-      `${JSON.stringify({ level: 50, time: Date.now(), name: 'gritkeeper', requestId, err: { name, message }, msg: 'guard failed' })}\n`,
-    );
+    complain(error, { requestId, msg: 'guard failed' });
     return { status: 503, title: AWAY };
   }
 }

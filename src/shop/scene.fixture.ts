@@ -11,6 +11,7 @@ import type { Person } from './access/person';
 import type { RecordAnswerDto } from './agree/dto';
 import { recordAnswer } from './agree/recordAnswer';
 import { hashPassphrase } from './access/passphrases';
+import { signIn } from './access/signIn';
 import { markRepaired } from './markRepaired/markRepaired';
 import { moveStage } from './moveStage/moveStage';
 import { readJob } from './odds/readJob';
@@ -81,6 +82,33 @@ export function testShop(): { readonly db: Knex; readonly person: Person; readon
       return opened.models;
     },
   };
+}
+
+/** The same with a browser that its one person has signed in with. */
+export function signedInShop(): ReturnType<typeof testShop> & { readonly session: string } {
+  const shop = testShop() as ReturnType<typeof signedInShop>;
+  let session: string;
+  beforeAll(async () => {
+    session = (await signIn({ signIn: 'tess', passphrase: PASSPHRASE }, { address: '10.0.0.1', agent: 'a test' }))
+      .token;
+  });
+  return Object.defineProperty(shop, 'session', { get: () => session });
+}
+
+/** Does something while nobody answers where the database should be. */
+export async function whileDatabaseIsAway(work: () => Promise<void>): Promise<void> {
+  const url = process.env.DATABASE_URL!;
+  const held = globalThis as { gritkeeperDatabase?: Knex };
+  const ours = held.gritkeeperDatabase;
+  delete held.gritkeeperDatabase;
+  process.env.DATABASE_URL = 'postgres://nobody:x@127.0.0.1:9/none';
+  try {
+    await work();
+  } finally {
+    await (held as { gritkeeperDatabase?: Knex }).gritkeeperDatabase?.destroy();
+    held.gritkeeperDatabase = ours!;
+    process.env.DATABASE_URL = url;
+  }
 }
 
 export function newJobDto(modelId: number, complaints: string[], more: Partial<TakeInDto> = {}): TakeInDto {

@@ -1,5 +1,6 @@
 import { addDays } from '@/core/service/days';
 import { putOwnInterval } from '@/data/plans';
+import { readProposal } from './agree/readProposal';
 import { amendMachine, mergeMachines } from './amendMachine/amendMachine';
 import { handBack } from './handBack/handBack';
 import { machineCard } from './machines/machines';
@@ -415,6 +416,16 @@ describe('rules of the model and of the shop', () => {
     const due = (await rounds({ ahead: 365 })).groups.flatMap((g) => g.lines).filter((l) => l.tag === tag);
     expect(due).toEqual([]);
   });
+});
+
+test('what is worn and was found by its check is offered once, by its repair, wherever the item has its place', async () => {
+  const job = await visit('scrubber-walk-behind');
+  // The item has its place at the front inlet; what is blocked is the rear one.
+  await serve(job, 'inlets-clear', { state: 'worn', found: 'inlet-rear-blocked' });
+  expect((await readJob(job)).proved).toEqual(['inlet-rear-blocked']);
+  const { lines } = await readProposal(job);
+  expect(lines.map((l) => l.id)).toContain('do-inlet-rear-blocked');
+  expect(lines.filter((l) => l.id.startsWith('worn-'))).toEqual([]);
 });
 
 describe('the operator', () => {

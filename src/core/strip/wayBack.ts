@@ -94,6 +94,10 @@ const checked = ({ id, label, stations, cautions }: ClosingCheck, step: string |
   fault: null,
 });
 
+/** How many steps of a way back are not closed: so far it is apart. */
+export const stepsApart = (lines: readonly { sort: BackLine['sort']; done: boolean }[]): number =>
+  lines.filter((l) => l.sort === 'close' && !l.done).length;
+
 /**
  * The reverse, with every step closed before those that it needed; a step that was done out of turn is closed where it can be.
  */

@@ -240,11 +240,12 @@ const besidesNow = (lines: readonly Line[]) => [
   ...new Set(lines.flatMap((l) => (l.group === 'now' && l.fault !== null ? [l.fault] : []))),
 ];
 
-/** What a look at this visit called worn, where no fault stands for it: the item's own work. */
+/** What a look at this visit called worn, where no fault that was found stands for it: the item's own work. */
 function wornLines({ service, proved, machine }: JobFacts): Line[] {
   const spoken = new Set(proved.map((f) => faultOf(f).kinds[machine.kind]?.station));
+  const isFound = (item: string) => planItem(item)!.repairs.some((f) => proved.includes(f));
   return service
-    .filter((l) => l.said === 'worn' && !spoken.has(l.station))
+    .filter((l) => l.said === 'worn' && !spoken.has(l.station) && !isFound(l.item))
     .map((l) => ({
       ...labour(`worn-${l.item}`, 'now', l.label, planItem(l.item)!.minutes),
       reason: l.words ? `Found worn: ${l.words}` : 'Found worn.',

@@ -5,6 +5,7 @@ import { countForPlan, lookAgain, putPlansDone } from '@/data/plans';
 import { practiceOf } from '@/data/practice';
 import { tallyJob } from '@/data/tallies';
 import type { Kind } from '@/core/diagnosis/knowledge';
+import { stepsApart } from '@/core/strip/wayBack';
 import { faultLabel, knowledge } from '@/knowledge';
 import { endings } from '@/knowledge/counter';
 import { planItemsOn, type PlanItem } from '@/knowledge/plans';
@@ -113,7 +114,7 @@ function endingProblems(
   else if (ending.returned) {
     for (const wait of facts.waits)
       if (!wait.endedAt) problems.push({ field: 'waits', message: 'A wait is still running: end it first.' });
-    const left = openBehind(facts);
+    const left = stepsApart(facts.rebuild);
     // Whoever gets it in pieces must be able to know it.
     if (left > 0 && !ending.asks && words.length < 3)
       problems.push({
@@ -126,9 +127,6 @@ function endingProblems(
     problems.push({ field: 'faults', message: 'A cause was found: then the complaint was seen.' });
   return problems;
 }
-
-/** What was opened and is not closed. */
-const openBehind = ({ rebuild }: WrittenFacts) => rebuild.filter((s) => !s.done && s.sort === 'close').length;
 
 function faultProblems(kind: Kind, faults: string[]): FieldProblem[] {
   return faults

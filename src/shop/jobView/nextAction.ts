@@ -1,5 +1,6 @@
 import { repairedFault } from '@/core/diagnosis/doing';
 import { proposedStep } from '@/core/diagnosis/finderCase';
+import { isAnyWorn } from '@/core/service/isAnyWorn';
 import { knowledge } from '@/knowledge';
 import { planItem } from '@/knowledge/plans';
 import type { AssessmentView } from '../finding/dto';
@@ -27,7 +28,9 @@ export function nextActionOf(job: WrittenFacts, odds: AssessmentView | null): Ne
   }
   if (job.stage === 'fit') {
     const step = job.rebuild.find((s) => !s.done && s.sort !== 'repair');
-    const unfitted = job.toMend.find((id) => !job.fitted.some((f) => f.station === stationOf(job, id)));
+    const unfitted = job.toMend.find(
+      (id) => !job.repaired.includes(id) && !job.fitted.some((f) => f.station === stationOf(job, id)),
+    );
     if (unfitted && faultById.get(unfitted)!.repair.parts && job.fitted.length === 0)
       return { text: faultById.get(unfitted)!.repair.label, minutes: faultById.get(unfitted)!.repair.minutes };
     return step
@@ -54,10 +57,7 @@ function onVisit(job: WrittenFacts): NextAction {
     : job.service.find((s) => s.said === null && s.state !== 'later');
   return line
     ? { text: `Service: ${line.label}`, minutes: aboutMinutes(planItem(line.item)!.minutes) }
-    : {
-        text: job.proved.length > 0 || job.service.some((l) => l.said === 'worn') ? 'Go to Agree' : 'Go to Fit',
-        minutes: 1,
-      };
+    : { text: job.proved.length > 0 || isAnyWorn(job.service) ? 'Go to Agree' : 'Go to Fit', minutes: 1 };
 }
 
 /** Until the owner answers there is only asking; then the work goes on, or the machine goes home. */

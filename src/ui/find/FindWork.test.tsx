@@ -191,6 +191,24 @@ test('what a visit found though nothing was complained of goes to its owner, and
   expect(document.body.textContent).not.toMatch(/complaint,|Nothing that is known explains|Go on without proof/);
 });
 
+test('what comes first because of how it arrived is asked for at a visit too, however little it tells', async () => {
+  furnishBrowser();
+  const next = before.odds.assessment.next.map((n) => ({ ...n, informs: 0 }));
+  const odds = { ...before.odds, assessment: { ...before.odds.assessment, next } };
+  function Visit({ firstChecks }: { firstChecks: string[] }) {
+    const desk = useJob({ ...before.facts, visit: 'service', complaints: [], firstChecks }, odds);
+    return <FindWork desk={desk} onLook={() => {}} onDone={() => {}} station={null} onStation={() => {}} />;
+  }
+  const { unmount } = stand(<Visit firstChecks={[next[0]!.check]} />);
+  await settle();
+  expect(screen.getByText('First, because of how it arrived.')).toBeTruthy();
+  unmount();
+  stand(<Visit firstChecks={[]} />);
+  await settle();
+  expect(screen.queryByText('First, because of how it arrived.')).toBeNull();
+  expect(screen.queryByRole('region', { name: 'Check on the bench' })).toBeNull();
+});
+
 test('findings that cannot all be true are said to be so', async () => {
   furnishBrowser();
   stand(<Screen told={{ key: before.facts.oddsKey, assessment: null, problem: 'Nothing explains all of this.' }} />);

@@ -57,8 +57,9 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   // Odds of an earlier state propose nothing: an answer given to them would fall on a check that nobody was shown.
   const assessment = fresh && desk.waiting.length === 0 ? odds : null;
   const best = assessment ? proposedStep(assessment.next, job.firstChecks) : null;
-  // Where nothing is complained of, a look that tells next to nothing is not asked for.
-  const isIdle = job.complaints.length === 0 && (best?.informs ?? 0) <= TELLS_LITTLE;
+  // Where nothing is complained of, a look that tells next to nothing is not asked for, but for what comes first as it arrived.
+  const isFirst = best !== null && job.firstChecks.includes(best.check);
+  const isIdle = job.complaints.length === 0 && !isFirst && (best?.informs ?? 0) <= TELLS_LITTLE;
   const proposed = isIdle ? null : (best?.check ?? null);
   const finished = assessment !== null && (assessment.finished || (isIdle && job.proved.length > 0));
   const current = pinned ?? (finished ? null : proposed);

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { gauges } from '@/core/gauges/catalogue';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { gaugeAddress } from '../job/gaugeAddress';
-import { faultLabel, faultOf } from '../job/labels';
+import { faultOf, repairLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { mendsWhat } from '../job/toMend';
 import { Empty } from '../parts/Notice';
@@ -44,7 +44,7 @@ export function Repairs({ desk }: { desk: JobDesk }) {
             }
             label={
               <>
-                {faultOf(id)?.repair.label ?? faultLabel(id)}
+                {repairLabel(id)}
                 <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.88em' }}>
                   {mendsWhat(job, id)}
                   {earlier.has(id) && `, open since job ${earlier.get(id)}`}

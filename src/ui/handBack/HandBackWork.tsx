@@ -9,6 +9,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { Controller } from 'react-hook-form';
+import { stepsApart } from '@/core/strip/wayBack';
 import { knowledge } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { arrivalSigns, endings } from '@/knowledge/counter';
@@ -110,7 +111,7 @@ function Ends({ desk }: { desk: JobDesk }) {
   );
   // What the owner, asked, did not want is answered already.
   const unanswered = open.filter((id) => !job.agree.notWanted.includes(id));
-  const apart = job.rebuild.filter((s) => !s.done && s.sort === 'close').length;
+  const apart = stepsApart(job.rebuild);
   const ready = !choice.tested || job.stage === 'hand-back';
   return (
     <>

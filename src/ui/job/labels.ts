@@ -1,6 +1,6 @@
 import { repairWorkOf } from '@/knowledge/repairWork';
 import { repairedFault } from '@/core/diagnosis/doing';
-import { faultById, knowledge } from '@/knowledge';
+import { faultById, faultLabel, knowledge } from '@/knowledge';
 import { formatQuantity, type Quantity } from '@/core/units/units';
 import type { Aspect, Caution, Check } from '@/core/diagnosis/knowledge';
 import type { JobFacts } from '@/shop/jobView/dto';
@@ -10,6 +10,7 @@ const complaints = new Map(knowledge.complaints.map((c) => [c.id, c]));
 const cautions = new Map(knowledge.cautions.map((c) => [c.id, c]));
 
 export { faultById as faultOf, faultLabel } from '@/knowledge';
+export const repairLabel = (fault: string) => faultById(fault)?.repair.label ?? faultLabel(fault);
 export const complaintLabel = (id: string) => complaints.get(id)?.label ?? id;
 export const cautionOf = (id: string): Caution => cautions.get(id) ?? { id, label: id, when: '', text: '' };
 

@@ -1,7 +1,5 @@
 import type { JobFacts } from '@/shop/jobView/dto';
-import { faultLabel, faultOf } from './labels';
-
-const repairLabel = (fault: string) => faultOf(fault)?.repair.label ?? faultLabel(fault);
+import { faultLabel, repairLabel } from './labels';
 
 /** Faults whose repair is still to be done in this job. */
 export const stillToMend = ({ toMend, repaired }: Pick<JobFacts, 'toMend' | 'repaired'>): string[] =>

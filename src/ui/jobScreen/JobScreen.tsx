@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { repairedFault } from '@/core/diagnosis/doing';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
+import { isAnyWorn } from '@/core/service/isAnyWorn';
 import { lineSplits } from '@/core/diagnosis/lineSplit';
 import { knowledge } from '@/knowledge';
 import type { AssessmentView, OddsView } from '@/shop/finding/dto';
@@ -14,7 +15,6 @@ import type { StationState } from '../board/stationState';
 import { FindWork } from '../find/FindWork';
 import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
-import { isAnyWorn } from '../job/isAnyWorn';
 import { faultOf } from '../job/labels';
 import { STAGES, type StageId } from '../job/stages';
 import { FoldedBoard } from './FoldedBoard';
@@ -191,7 +191,7 @@ export function JobScreen({
 }
 
 /** A look at a visit found something: then its cause is looked for. */
-const hasFound = (job: JobFacts) => job.proved.length > 0 || isAnyWorn(job);
+const hasFound = (job: JobFacts) => job.proved.length > 0 || isAnyWorn(job.service);
 
 /** What the board shows of a job: odds where a fault may stand behind the complaint, proof, what is open, age of parts. */
 function boardStates(job: JobFacts, odds: AssessmentView | null, looked: string | null): Record<string, StationState> {

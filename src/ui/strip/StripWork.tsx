@@ -13,7 +13,7 @@ import { knowledge } from '@/knowledge';
 import type { StepView } from '@/shop/jobView/dto';
 import { MachineDrawing } from '../drawing/MachineDrawing';
 import { CautionGate } from '../job/CautionGate';
-import { cautionOf, faultLabel, faultOf } from '../job/labels';
+import { cautionOf, repairLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { stillToMend } from '../job/toMend';
 import { CautionPlate } from '../parts/CautionPlate';
@@ -108,7 +108,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
 
   // Before every step, also the tenth: it may have been run for a trial in between.
   const dead = DEAD_FIRST[knowledge.kinds.find((k) => k.id === job.machine.kind)!.supply];
-  const repairs = stillToMend(job).map((id) => faultOf(id)?.repair.label ?? faultLabel(id));
+  const repairs = stillToMend(job).map(repairLabel);
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>

@@ -1,11 +1,11 @@
 'use client';
 
+import { isAnyWorn } from '@/core/service/isAnyWorn';
 import { fastenerWords } from '@/core/strip/tray';
 import { visits } from '@/knowledge/counter';
 import { planItem } from '@/knowledge/plans';
 import type { JobFacts, ServiceLine, StepView, VisitOrder } from '@/shop/jobView/dto';
 import { CautionGate } from '../job/CautionGate';
-import { isAnyWorn } from '../job/isAnyWorn';
 import { cautionOf, faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
@@ -72,7 +72,7 @@ export function VisitWork({ desk, onDone }: { desk: JobDesk; onDone: () => void 
         {/* With a cause found the press to Agree stands beside it. */}
         {!closed && job.complaints.length === 0 && job.proved.length === 0 && (
           <Press tone="strong" disabled={busy} onClick={onDone}>
-            {isAnyWorn(job) ? 'To Agree' : 'To Fit'}
+            {isAnyWorn(job.service) ? 'To Agree' : 'To Fit'}
           </Press>
         )}
         <PressLink href={`/jobs/${job.id}/service-report`}>Service report</PressLink>
