@@ -146,7 +146,10 @@ export const owedProofs: Record<string, OwedProof[]> = {
   'float-shut': [{ id: 'float-shuts', label: 'Float lifted: the suction shuts off', power: true }],
   'neutral-out': [{ id: 'stands-in-neutral', label: 'In neutral it stands', power: true }],
   'shift-arm-not-joined': [{ id: 'stands-in-neutral', label: 'In neutral it stands', power: true }],
-  'transmission-worn': [{ id: 'stands-in-neutral', label: 'In neutral it stands', power: true }],
+  'transmission-worn': [
+    { id: 'stands-in-neutral', label: 'In neutral it stands', power: true },
+    { id: 'drives-both-ways', label: 'It drives itself, forward and back', power: true },
+  ],
   'clutch-left-off': [{ id: 'clutch-frees', label: 'Stood upright, the roll stops', power: true }],
   'clutch-stuck-engaged': [{ id: 'clutch-frees', label: 'Stood upright, the roll stops', power: true }],
   'clutch-worn-or-melted': [{ id: 'clutch-frees', label: 'Stood upright, the roll stops', power: true }],

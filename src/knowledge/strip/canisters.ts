@@ -118,7 +118,7 @@ export const turbine: AccessSteps = {
         { out: ['1 cap: right'], checks: ['caps-in-notch'] },
       ),
       step('roll-lift', 'Roll out', 'U', [0.5, 0.8], 'Roll in', {
-        checks: ['roll-clean'],
+        checks: ['roll-clean', 'belt-tracked'],
         stays: 'The left cap is fixed: it is not forced.',
       }),
       step(
@@ -129,7 +129,7 @@ export const turbine: AccessSteps = {
         'Belt on with its drawn half twist',
         {
           photo: 'Which way the belt is twisted.',
-          checks: ['twist-right', 'belt-tracked'],
+          checks: ['twist-right'],
         },
       ),
     ],

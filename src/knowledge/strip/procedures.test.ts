@@ -154,6 +154,19 @@ test('stripped and rebuilt, nothing is open, every cup is empty, and no check ca
   );
 });
 
+test('a belt finds its centre only once the roll is in', () => {
+  const seen = kinds.filter((kind) => {
+    const procedure = procedures[kind.id]!;
+    const all = kind.access.map((a) => a.id);
+    const lines = wayBack(procedure, stepsToOpen(procedure, kind.access, all), []).map((l) => l.id);
+    const [rollIn, tracked] = [lines.indexOf(closingOf('roll-lift')), lines.indexOf('belt-tracked')];
+    if (rollIn < 0 || tracked < 0) return false;
+    expect([kind.id, tracked > rollIn]).toEqual([kind.id, true]);
+    return true;
+  });
+  expect(seen.length).toBeGreaterThan(5);
+});
+
 test('what is opened is all that the repair stands behind, and nothing else', () => {
   for (const kind of kinds)
     for (const access of kind.access) {

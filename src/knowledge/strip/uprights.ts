@@ -499,12 +499,12 @@ export const selfPropelled: AccessSteps = {
         'Roll in: the same number up at both ends',
         {
           photo: 'The number (1, 2, 3) of both caps.',
-          checks: ['caps-same-number', 'bristles-proud'],
+          checks: ['caps-same-number', 'bristles-proud', 'belt-tracked'],
         },
       ),
       step('caps-off', 'Caps off: large and small are not exchanged', 'U', [0.5, 0.7], 'Caps on, arrows up', {
         out: ['1 cap: large, on the belt’s side', '1 cap: small, on the far side'],
-        checks: ['roll-clean', 'belt-tracked'],
+        checks: ['roll-clean'],
       }),
     ],
   ),

@@ -150,7 +150,7 @@ export function JobScreen({
           {stage === 'find' && job.visit && (
             <VisitWork desk={desk} onDone={() => go(hasFound(job) ? 'agree' : 'fit')} />
           )}
-          {stage === 'find' && (!job.visit || job.complaints.length > 0 || hasFound(job)) && (
+          {stage === 'find' && (!job.visit || job.complaints.length > 0 || tellsOfCause(job)) && (
             <FindWork
               desk={desk}
               onLook={setLooked}
@@ -190,7 +190,11 @@ export function JobScreen({
   );
 }
 
-/** A look at a visit found something: then its cause is looked for. */
+/** What was looked at, at a visit, says something of a cause: then it is looked for. Words alone say nothing to the finder. */
+const tellsOfCause = (job: JobFacts) =>
+  job.proved.length > 0 || (isAnyWorn(job.service) && job.findings.some((f) => !f.revoked));
+
+/** A visit found something that its owner is asked about. */
 const hasFound = (job: JobFacts) => job.proved.length > 0 || isAnyWorn(job.service);
 
 /** What the board shows of a job: odds where a fault may stand behind the complaint, proof, what is open, age of parts. */
