@@ -53,12 +53,15 @@ const agree = async (job: number) => (await readJob(job)).agree;
 describe('what is proposed', () => {
   test('what a visit found worn, in words only, is work to be offered; nothing of it must be', async () => {
     const job = await openJob(shop.person, shop.models[K1]!, [], { visit: 'service' });
-    const { item, label } = (await readJob(job)).service[0]!;
+    const item = 'exhaust-filter';
+    const { label } = (await readJob(job)).service.find((l) => l.item === item)!;
     await serveItem(shop.person, job, { ...(await base(job)), item, state: 'worn', words: 'Frayed at one edge.' });
     const { lines } = await readProposal(job);
     expect(lines.map(({ id, group, label: l, reason }) => [id, group, l, reason])).toEqual([
       [`worn-${item}`, 'now', label, 'Found worn: Frayed at one edge.'],
+      [`worn-part-${item}`, 'now', 'Pleated exhaust filter', ''],
     ]);
+    expect(lines[1]).toMatchObject({ sort: 'part', code: 'EF-PLEAT', thousandths: 1000, minutes: null });
   });
 
   test('the repair, its part, the way in and back once, and the proof: all must', async () => {

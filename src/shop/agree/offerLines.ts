@@ -1,6 +1,7 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
 import type { OfferLine } from '@/core/agree/offers';
 import { faultById } from '@/knowledge';
+import { planItem } from '@/knowledge/plans';
 import { offeredParts } from '@/knowledge/offeredParts';
 import { roleOf, takenBy } from '@/knowledge/repairWork';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
@@ -114,6 +115,19 @@ export function partsOf(fault: string, kind: Kind, facts: Pick<JobFacts, 'parts'
           .join(' '),
       };
     });
+}
+
+/** The part by which an item of the service is renewed: the model’s own, else the middle one; none where it has no part. */
+export function wornPart(item: string, station: string, parts: JobFacts['parts']): Line[] {
+  const fits = parts.filter((p) => p.station === station && planItem(item)!.parts.includes(p.group));
+  const part = fits.find((p) => p.own) ?? middleOf(fits);
+  if (!part) return [];
+  const reason = [
+    !part.own && new Set(fits.map((p) => p.code)).size > 1 ? 'Its size is measured first.' : '',
+    part.stock > 0 ? '' : 'To be ordered.',
+  ];
+  const line = priced(`worn-part-${item}`, 'now', 'part', part.label, part.priceMinor);
+  return [{ ...line, code: part.code, reason: reason.filter(Boolean).join(' ') }];
 }
 
 const middleOf = (parts: readonly Part[]): Part | undefined =>

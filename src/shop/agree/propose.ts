@@ -17,7 +17,7 @@ import type { JobFacts } from '../jobView/dto';
 import { procedureOf } from '../jobView/procedureOf';
 import { chargesOf, taxesOf } from '../terms/terms';
 import type { ExtraView, ProposalView } from './dto';
-import { labour, partsMinor, priced, repairLines, type Line } from './offerLines';
+import { labour, partsMinor, priced, repairLines, wornPart, type Line } from './offerLines';
 import { changedSince, extraSteps, extrasOf, machineAge, minutesOf, wearOf } from './wearExtras';
 
 /** Proofs take so long each, and together no longer than this. Common practice, no source. */
@@ -241,15 +241,18 @@ const besidesNow = (lines: readonly Line[]) => [
 ];
 
 /** What a look at this visit called worn, where no fault that was found stands for it: the item's own work. */
-function wornLines({ service, proved, machine }: JobFacts): Line[] {
+function wornLines({ service, proved, machine, parts }: JobFacts): Line[] {
   const spoken = new Set(proved.map((f) => faultOf(f).kinds[machine.kind]?.station));
   const isFound = (item: string) => planItem(item)!.repairs.some((f) => proved.includes(f));
   return service
     .filter((l) => l.said === 'worn' && !spoken.has(l.station) && !isFound(l.item))
-    .map((l) => ({
-      ...labour(`worn-${l.item}`, 'now', l.label, planItem(l.item)!.minutes),
-      reason: l.words ? `Found worn: ${l.words}` : 'Found worn.',
-    }));
+    .flatMap((l) => [
+      {
+        ...labour(`worn-${l.item}`, 'now', l.label, planItem(l.item)!.minutes),
+        reason: l.words ? `Found worn: ${l.words}` : 'Found worn.',
+      },
+      ...wornPart(l.item, l.station, parts),
+    ]);
 }
 
 function mustReason(fault: string, facts: JobFacts): string {
