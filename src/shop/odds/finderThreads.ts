@@ -2,11 +2,14 @@ import { finderTasks, type FinderTasks } from '@/core/diagnosis/finderTasks';
 import { knowledge } from '@/knowledge';
 import { threadPool } from '../threads/threadPool';
 
+/** Odds are asked for again at every press: better a little later than a press that waits for them. */
+const NICER = 10;
+
 const pool = threadPool('finder', 200, 'The finder has more to do than it can just now: try again in a moment.');
 
 /** Gives the finder threads of its own, so that no odds are worked out on the server's event loop. */
 export function openFinderThreads(threads: number, file: string): void {
-  pool.open(file, { least: threads, most: threads });
+  pool.open(file, { least: threads, most: threads, nicer: NICER });
 }
 
 export const closeFinderThreads = (): Promise<void> => pool.close();

@@ -38,11 +38,18 @@ export interface ThreadRefusal {
   refused: { status: ProblemError['status']; title: string; fields: FieldProblem[] };
 }
 
-/** The tasks as a thread does them: a refusal is an answer there. */
+/** What a thread is handed: the task's own, and where it says that it has begun. */
+interface Handed {
+  given: never;
+  begun: Int32Array;
+}
+
+/** The tasks as a thread does them: it says when one is begun, and a refusal is an answer there. */
 export const threadTasks = Object.fromEntries(
   Object.entries(paperTasks).map(([name, task]) => [
     name,
-    async (given: never): Promise<unknown> => {
+    async ({ given, begun }: Handed): Promise<unknown> => {
+      Atomics.store(begun, 0, 1);
       try {
         return await task(given);
       } catch (error) {
@@ -51,4 +58,4 @@ export const threadTasks = Object.fromEntries(
       }
     },
   ]),
-) as Record<keyof PaperTasks, (given: never) => Promise<unknown>>;
+) as Record<keyof PaperTasks, (handed: Handed) => Promise<unknown>>;

@@ -1,5 +1,6 @@
 import { buffer } from 'node:stream/consumers';
 import { Readable } from 'node:stream';
+import { MessageChannel } from 'node:worker_threads';
 import sharp from 'sharp';
 import { inPackets, outOfPackets } from './packets';
 import { bookPaper, type BookOnPaper, type BookOrder } from './bookPaper';
@@ -71,6 +72,19 @@ test('a thread writes what is written here, refuses what is refused here, and ho
     fields: [{ field: 'file', message: expect.stringContaining('Columns are missing') }],
   });
   await expect(inPaperThread('readCards', 'hello')).rejects.toMatchObject({ status: 400 });
+});
+
+test('a task has its time from when it is begun: a thread that only starts costs nobody their paper', async () => {
+  await closePaperThreads();
+  openPaperThreads(THREAD);
+  const rows = { text: 'a\n1', columns: { needed: ['a'], allowed: [] } };
+  // Starting takes longer than this.
+  const packets = await inPaperThread('readCsv', rows, [], 20);
+  expect([...outOfPackets(packets)]).toEqual([{ a: '1' }]);
+  const { port1, port2: port } = new MessageChannel();
+  const endless = inPaperThread('bookPaper', { book: book('z'.repeat(200_000)), paper: 'A4', port }, [port], 20);
+  await expect(endless).rejects.toMatchObject({ status: 503, title: expect.stringContaining('longer than it should') });
+  port1.close();
 });
 
 test('a paper leaves in pieces; one that cannot be written is refused before its first', async () => {

@@ -15,7 +15,7 @@ writeFileSync(
 );
 afterAll(() => rmSync(room, { recursive: true }));
 
-const one = { least: 1, most: 1 };
+const one = { least: 1, most: 1, nicer: 5 };
 
 test('it is shut until it is opened, does what it is asked, and is one by its name', async () => {
   const pool = threadPool('sums', 4, 'Full.');

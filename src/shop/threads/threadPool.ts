@@ -7,15 +7,13 @@ import { ProblemError } from '../problem';
 const held = globalThis as { gritkeeperPools?: Map<string, Piscina> };
 const pools = (held.gritkeeperPools ??= new Map());
 
-/** How far the threads stand back behind the one that answers, in steps of the system's priority. */
-const NICER = 10;
-
 export interface ThreadPool {
   /**
    * Starts the threads. Without them (scripts, tests) nothing runs here, and who asks does the work where they are.
    * @param file the thread's own program, from the folder in which the server was started
+   * @param threads `nicer`: how far they stand back behind the one that answers, in steps of the system's priority, 0 to 19
    */
-  open(file: string, threads: { least: number; most: number; mostMegabytes?: number }): void;
+  open(file: string, threads: { least: number; most: number; nicer: number; mostMegabytes?: number }): void;
   close(): Promise<void>;
   isOpen(): boolean;
   /** @throws ProblemError 503 when too many wait already; what the task throws; an AbortError when `signal` ends it */
@@ -29,7 +27,7 @@ export interface ThreadPool {
  */
 export function threadPool(name: string, mostWaiting: number, full: string): ThreadPool {
   return {
-    open(file, { least, most, mostMegabytes }) {
+    open(file, { least, most, nicer, mostMegabytes }) {
       if (pools.has(name)) return;
       pools.set(
         name,
@@ -40,7 +38,7 @@ export function threadPool(name: string, mostWaiting: number, full: string): Thr
           maxQueue: mostWaiting,
           // On Linux a thread of its own is nicer than the others: who presses is answered before what was only asked to be
           // reckoned, also where there are fewer cores than threads.
-          niceIncrement: NICER,
+          niceIncrement: nicer,
           ...(mostMegabytes ? { resourceLimits: { maxOldGenerationSizeMb: mostMegabytes } } : {}),
         }),
       );

@@ -10,6 +10,8 @@ interface Work {
 /** No answer is worth waiting for longer, but for a file of a hundred thousand rows. */
 export const LONGEST_MS = 30_000;
 export const LONGEST_FILE_MS = 180_000;
+/** A paper waits for those before it, and is written behind everything that somebody presses. */
+export const LONGEST_PAPER_MS = 90_000;
 /** Twenty tabs that all come back at once. */
 const MOST_AT_ONCE = 40;
 
