@@ -18,6 +18,7 @@ import { allRead } from '../parts/allRead';
 import { DayField } from '../parts/DayField';
 import { MoneyField } from '../parts/MoneyField';
 import { fonts } from '../theme/palette';
+import { longText } from '../parts/longText';
 
 const WAYS = [
   { id: 'counter', label: 'at the counter' },
@@ -90,7 +91,7 @@ export function AnswerForm({ desk }: { desk: JobDesk }) {
           )}
         />
       </Box>
-      <FormText control={control} name="words" size="small" label="In their words" multiline />
+      <FormText control={control} name="words" size="small" label="In their words" {...longText()} />
       {isUnsafe && (
         <FormText
           control={control}

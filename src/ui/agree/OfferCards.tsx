@@ -13,6 +13,9 @@ import type { Refusal } from '../parts/post';
 import { fonts } from '../theme/palette';
 import { promised } from './offerDraft';
 import type { OfferDesk } from './useOffer';
+import { longText } from '../parts/longText';
+
+const WORDS = longText();
 
 /** Nobody stands for a repair longer than ten years. */
 const MOST_DAYS = 3650;
@@ -217,11 +220,11 @@ export function OfferTermsForm({
         label="To say with it"
         value={draft.words}
         disabled={disabled}
-        multiline
         error={Boolean(problem('words'))}
         helperText={problem('words')}
         onChange={(e) => change({ words: e.target.value })}
-        sx={{ gridColumn: '1 / -1' }}
+        {...WORDS}
+        sx={{ ...WORDS.sx, gridColumn: '1 / -1' }}
       />
     </Box>
   );

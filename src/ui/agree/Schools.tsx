@@ -12,6 +12,7 @@ import type { ProposalView } from '@/shop/agree/dto';
 import { faultLabel } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { CautionPlate } from '../parts/CautionPlate';
+import { longText } from '../parts/longText';
 
 /** Where good practitioners differ on this job: which side the shop takes, and the other on a press. */
 export function SchoolsHere({ desk, proposal }: { desk: JobDesk; proposal: ProposalView }) {
@@ -82,7 +83,7 @@ export function Bridging({ desk, proposal }: { desk: JobDesk; proposal: Proposal
         size="small"
         label="In their own words"
         value={words}
-        multiline
+        {...longText()}
         onChange={(e) => setWords(e.target.value)}
         error={Boolean(problem('words'))}
         helperText={problem('words')}

@@ -16,6 +16,7 @@ import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { dayAt } from '../parts/instants';
 import { send } from '../parts/post';
+import { longText } from '../parts/longText';
 
 const LINK_DAYS = 30;
 
@@ -106,7 +107,7 @@ function MessageForm({ desk, proposed, onSent }: { desk: JobDesk; proposed: stri
   return (
     <>
       <FormText control={control} name="to" size="small" label="To" type="email" />
-      <FormText control={control} name="words" size="small" label="Words" multiline minRows={3} />
+      <FormText control={control} name="words" size="small" label="Words" {...longText(3)} />
       <Box>
         <Controller
           control={control}

@@ -6,6 +6,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import type { BenchStrip, BenchView } from '@/shop/bench/dto';
 import { Empty, Notice } from '../parts/Notice';
 import { Key, ShownKey } from '../parts/Key';
+import { weekdayOf } from '../parts/dayWords';
 import { Press, PressLink } from '../parts/Press';
 import { useNow } from '../parts/useNow';
 import { classes, Words } from '../parts/Words';
@@ -222,15 +223,13 @@ function Person({ id, label }: { id: number | null; label: string }) {
   );
 }
 
-const WEEKDAY = new Intl.DateTimeFormat('en', { weekday: 'short', timeZone: 'UTC' });
-
 function DayHeads({ view, times: { scale } }: { view: BenchView; times: Times }) {
   const marks = [
     ...scale.hours.map(({ at, hour }) => ({ at: scale.x(at), label: String(hour), isHour: true })),
     ...scale.days.map((i) => ({
       at: scale.x(Date.parse(view.days[i]!.startsAt)),
       // Within so few days the weekday says which.
-      label: WEEKDAY.format(new Date(`${view.days[i]!.date}T12:00:00Z`)),
+      label: weekdayOf(view.days[i]!.date),
       isHour: false,
     })),
   ];

@@ -12,6 +12,7 @@ import { isAsked, type Field, type Fields, type FileField, type RawValues } from
 import { readField } from '@/core/gauges/readFields';
 import { shownIn, unitFor, withUnit, type UnitSystem } from '@/core/units/unitSystem';
 import { RowsGrid } from './RowsGrid';
+import { longText } from '../parts/longText';
 
 interface Props {
   fields: Fields;
@@ -158,6 +159,7 @@ function GaugeField({
     );
   const list = offers.length > 0 ? `offers-${name}` : undefined;
   const shown = value.trim() !== '' || problem?.startsWith('Needed') === false ? problem : undefined;
+  const html = { autoComplete: 'off', spellCheck: false, ...(list ? { list } : {}) };
   const text = (
     <TextField
       select={field.sort === 'choice'}
@@ -165,8 +167,6 @@ function GaugeField({
       value={value}
       title={bothWays(field, value, units)}
       onChange={(e) => onType(e.target.value)}
-      multiline={field.sort === 'rows'}
-      minRows={field.sort === 'rows' ? (field.maxRows > 12 ? 4 : 3) : undefined}
       error={Boolean(shown) && value !== ''}
       helperText={
         shown ??
@@ -174,7 +174,7 @@ function GaugeField({
         field.hint ??
         ('optional' in field && field.optional && value === '' ? 'if known' : undefined)
       }
-      slotProps={{ htmlInput: { autoComplete: 'off', spellCheck: false, ...(list ? { list } : {}) } }}
+      {...(field.sort === 'rows' ? longText(field.maxRows > 12 ? 4 : 3, html) : { slotProps: { htmlInput: html } })}
     >
       {field.sort === 'choice'
         ? field.options.map((o) => (

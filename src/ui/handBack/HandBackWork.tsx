@@ -24,6 +24,7 @@ import { dayAt } from '../parts/instants';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
+import { longText } from '../parts/longText';
 
 /** Handing back: how it ends, what it was, what stays open, what to watch, and the sheet that goes home with it. */
 export function HandBackWork({ desk }: { desk: JobDesk }) {
@@ -203,8 +204,7 @@ function Ends({ desk }: { desk: JobDesk }) {
         control={control}
         name="advice"
         label="What to watch, for the owner"
-        multiline
-        minRows={2}
+        {...longText(2)}
         helperText="Printed on the care sheet."
       />
       {job.customerDiagnosis && (

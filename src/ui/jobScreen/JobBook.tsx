@@ -14,6 +14,7 @@ import type { JobDesk } from '../job/useJob';
 import { classes, Words } from '../parts/Words';
 import styles from './job.module.css';
 import { Press, PressLink } from '../parts/Press';
+import { longText } from '../parts/longText';
 
 /** What is written into the machine's book at any stage: words said, notes, the hour meter, photographs; and its papers. */
 export function JobBook({ desk }: { desk: JobDesk }) {
@@ -97,7 +98,7 @@ function NoteForm({ desk }: { desk: JobDesk }) {
   };
   return (
     <>
-      <FormText control={control} name="text" label="A note, or what was said" multiline minRows={2} />
+      <FormText control={control} name="text" label="A note, or what was said" {...longText(2)} />
       <div className={styles.row}>
         <Press small disabled={busy || text.trim() === ''} onClick={() => write('note')}>
           Note it

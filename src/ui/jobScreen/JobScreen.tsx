@@ -18,7 +18,7 @@ import NextLink from '../theme/NextLink';
 import { faultOf } from '../job/labels';
 import { STAGES, type StageId } from '../job/stages';
 import { FoldedBoard } from './FoldedBoard';
-import { FromItsSide } from './FromItsSide';
+import { FromItsSide } from '../drawing/FromItsSide';
 import { JobBook } from './JobBook';
 import { JobGauges } from './JobGauges';
 import { JobConflict } from '../job/JobConflict';
@@ -170,6 +170,7 @@ export function JobScreen({
         <div className={styles.beside}>
           {stage === 'find' && (
             <FromItsSide
+              folded="The machine from its side"
               kind={kind.id}
               open={job.open}
               title={`${job.machine.model}: where the odds are`}

@@ -11,6 +11,7 @@ import type { LinkView } from '@/shop/links/dto';
 import { Notice } from '../parts/Notice';
 import { send, type Refusal } from '../parts/post';
 import { fonts } from '../theme/palette';
+import { longText } from '../parts/longText';
 
 /** Titles of what was said and of the groups, in the owner’s language. */
 const TITLES: Record<string, OwnersPhrase> = {
@@ -141,7 +142,7 @@ export function OwnersPage({ initial, token }: { initial: LinkView; token: strin
           <TextField
             label={w.words}
             value={words}
-            multiline
+            {...longText()}
             onChange={(e) => setWords(e.target.value)}
             error={Boolean(problem('words'))}
             helperText={problem('words')}

@@ -1,3 +1,4 @@
+import { dayWords } from './dayWords';
 import { dayAt, instantAt, momentWords } from './instants';
 
 test('an instant is told in the shop’s zone, not in the server’s', () => {
@@ -15,4 +16,19 @@ test('near days have names', () => {
   expect(momentWords('2026-11-25T14:05:00.000Z', '2026-11-25', 'UTC')).toBe('today 14:05');
   expect(momentWords('2026-11-26T05:30:00.000Z', '2026-11-25', 'UTC')).toBe('tomorrow 05:30');
   expect(momentWords('2026-11-27T09:00:00.000Z', '2026-11-25', 'UTC')).toBe('Fri 27 Nov 09:00');
+});
+
+test('days are written as the language writes them, over four years of days', () => {
+  const parts = new Intl.DateTimeFormat('en', { weekday: 'short', month: 'short', timeZone: 'UTC' });
+  for (let at = Date.UTC(2023, 11, 20); at < Date.UTC(2028, 0, 10); at += 86_400_000) {
+    const iso = new Date(at).toISOString().slice(0, 10);
+    const of = Object.fromEntries(parts.formatToParts(at).map((p) => [p.type, p.value]));
+    expect(dayWords(iso, '2026-01-01').replace(/ (2023|2024|2025|2027|2028)$/, '')).toBe(
+      iso === '2026-01-01'
+        ? 'today'
+        : iso === '2026-01-02'
+          ? 'tomorrow'
+          : `${of.weekday} ${Number(iso.slice(8))} ${of.month}`,
+    );
+  }
 });

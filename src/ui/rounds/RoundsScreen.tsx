@@ -25,6 +25,7 @@ import NextLink from '../theme/NextLink';
 import { PartsToHave } from './PartsToHave';
 import { NOT_READ, versionOf } from './versionOf';
 import { VisitDay } from './VisitDay';
+import { longText } from '../parts/longText';
 
 const AHEAD = [
   { days: 0, label: 'due by today' },
@@ -326,7 +327,7 @@ function Letter({
         size="small"
         label={customer.email ? `To ${customer.email}` : 'No address on their card'}
         value={words}
-        multiline
+        {...longText()}
         onChange={(e) => setWords(e.target.value)}
       />
       <Box>

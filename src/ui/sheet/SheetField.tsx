@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import type { Ref } from 'react';
 import { DayField } from '../parts/DayField';
 import type { EditField } from './sheet';
+import { longText } from '../parts/longText';
 
 interface Props {
   field: EditField;
@@ -74,13 +75,13 @@ export function SheetField({ field, value, problem, first, onChange, inputRef }:
       type={sort === 'secret' ? 'password' : 'text'}
       autoFocus={first}
       autoComplete={sort === 'secret' ? 'new-password' : 'off'}
-      multiline={sort === 'long' || lines}
-      minRows={sort === 'long' || lines ? 2 : undefined}
       value={lines ? (value as string[]).join('\n') : String(value ?? '')}
       onChange={(e) => onChange(lines ? e.target.value.split('\n') : e.target.value)}
       error={Boolean(problem)}
       helperText={problem ?? help}
-      slotProps={{ htmlInput: sort === 'number' ? { inputMode: 'decimal' } : {} }}
+      {...(sort === 'long' || lines
+        ? longText(2)
+        : { slotProps: { htmlInput: sort === 'number' ? { inputMode: 'decimal' } : {} } })}
     >
       {choices?.map((c) => (
         <MenuItem key={c.value} value={c.value}>

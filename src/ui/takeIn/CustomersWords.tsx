@@ -9,31 +9,40 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useMemo, type RefObject } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { knowledge } from '@/knowledge';
+import type { CounterNames } from '@/knowledge/atTheCounter';
 import { visits } from '@/knowledge/counter';
 import type { Visit } from '@/shop/jobView/dto';
-import { faultLabel } from '../job/labels';
 import { Key } from '../parts/Key';
 import { TypedField } from './TypedField';
 import { useHearing, type Proposal } from './useHearing';
 import type { TakeInForm } from './useTakeIn';
+import type { Trade } from './useTrade';
+import { longText } from '../parts/longText';
 
 interface Props {
   form: TakeInForm;
+  names: CounterNames;
   kindId: string | null;
+  /** What is known of machines, when it is there. */
+  trade: Trade | undefined;
   wordsBox: RefObject<HTMLTextAreaElement | null>;
 }
 
 /** The customer's own words, the complaints that are heard in them, and what they think it is. */
-export function CustomersWords({ form, kindId, wordsBox }: Props) {
+export function CustomersWords({ form, names, kindId, trade, wordsBox }: Props) {
   const { values: v, set, toggle, fieldProblem: problem } = form;
-  const complaints = useMemo(() => knowledge.complaints.filter((c) => !kindId || c.kinds.includes(kindId)), [kindId]);
+  const knowledge = trade?.knowledge;
+  const ofKind = useMemo(
+    () => (kindId && knowledge ? knowledge.complaints.filter((c) => c.kinds.includes(kindId)) : null),
+    [kindId, knowledge],
+  );
   // Before the machine is known: what most kinds can have; the rest is heard in the words, or comes with the machine.
-  const offered = kindId
-    ? complaints
-    : complaints.filter((c) => 2 * c.kinds.length > knowledge.kinds.length || v.complaints.includes(c.id));
-  const faults = useMemo(() => (kindId ? knowledge.faults.filter((f) => kindId in f.kinds) : []), [kindId]);
-  const { proposed, deaf } = useHearing(v, complaints);
+  const offered = ofKind ?? names.complaints.filter((c) => c.isCommon || v.complaints.includes(c.id));
+  const faults = useMemo(
+    () => (kindId && knowledge ? knowledge.faults.filter((f) => kindId in f.kinds) : []),
+    [kindId, knowledge],
+  );
+  const { proposed, deaf } = useHearing(v, ofKind ?? names.complaints);
   const accept = (p: Proposal | undefined) => {
     if (p?.complaint) toggle('complaints', p.complaint);
     if (p?.visit) set({ visit: p.visit });
@@ -57,8 +66,7 @@ export function CustomersWords({ form, kindId, wordsBox }: Props) {
         inputRef={wordsBox}
         value={v.words}
         onChange={(e) => set({ words: e.target.value })}
-        multiline
-        minRows={3}
+        {...longText(3)}
         error={Boolean(problem('words'))}
         helperText={problem('words') ?? 'Kept as spoken.'}
       />
@@ -140,12 +148,12 @@ export function CustomersWords({ form, kindId, wordsBox }: Props) {
           value={v.guess}
           onChange={(e) => set({ guess: e.target.value })}
           helperText="A hint of small weight."
-          disabled={!kindId}
+          disabled={faults.length === 0}
         >
           <MenuItem value="">nothing said</MenuItem>
           {faults.map((f) => (
             <MenuItem key={f.id} value={f.id}>
-              {faultLabel(f.id)}
+              {f.label}
             </MenuItem>
           ))}
         </TextField>

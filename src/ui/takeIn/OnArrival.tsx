@@ -6,12 +6,14 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
+import { cautions } from '@/knowledge/cautions';
 import { accessoryNames, arrivalSigns } from '@/knowledge/counter';
-import { cautionOf } from '../job/labels';
 import { CautionPlate } from '../parts/CautionPlate';
 import { PhotographPicker } from '../parts/PhotographPicker';
 import { TypedField } from './TypedField';
 import type { TakeInForm } from './useTakeIn';
+
+const cautionOf = (id: string) => cautions.find((c) => c.id === id)!;
 
 /** What is seen when the machine is set on the counter, what came with it, and how it looked: written down before anybody touches it. */
 export function OnArrival({ form }: { form: TakeInForm }) {

@@ -8,13 +8,14 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
-import { knowledge } from '@/knowledge';
+import type { CounterNames } from '@/knowledge/atTheCounter';
 import type { MachineListView } from '@/shop/machines/dto';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
-import { MachineDrawing } from '../drawing/MachineDrawing';
+import { FromItsSide } from '../drawing/FromItsSide';
 import { Key } from '../parts/Key';
 import { DayField } from '../parts/DayField';
+import { NotFetched } from '../parts/NotFetched';
 import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { ConditionMarks } from './ConditionMarks';
@@ -22,11 +23,13 @@ import { CustomersWords } from './CustomersWords';
 import { OnArrival } from './OnArrival';
 import { usePointing } from './usePointing';
 import { EMPTY, useTakeIn, type ModelChoice } from './useTakeIn';
+import { useTrade } from './useTrade';
 import { WarrantyChoice } from './WarrantyChoice';
 import { WhichMachine } from './WhichMachine';
 
 interface Props {
   models: ModelChoice[];
+  names: CounterNames;
   promisedOn: string;
   today: string;
   /** Already chosen, when one comes from the machine's card. */
@@ -34,7 +37,7 @@ interface Props {
 }
 
 /** The counter: who, which machine, the customer's own words, what is seen on arrival. One page, all by keyboard. */
-export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
+export function TakeInScreen({ models, names, promisedOn, today, machine }: Props) {
   const router = useRouter();
   const form = useTakeIn({ ...EMPTY, promisedOn, machine }, (job) => router.push(`/jobs/${job}/find`));
   const { values: v, set, fieldProblem: problem } = form;
@@ -55,11 +58,15 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
     : models.find((m) => !v.isNewModel && String(m.id) === v.modelId);
   const newKind = v.isNewModel ? v.newKind || undefined : model?.kind;
   const kindId = v.machine?.kind ?? (v.isNew ? newKind : undefined) ?? null;
+  // Fetched with the first letter, so that it is there when the machine is chosen.
+  const [begun, setBegun] = useState(false);
+  const later = useTrade(begun || kindId !== null);
+  const trade = later.piece;
   const kind = useMemo(() => {
-    const found = knowledge.kinds.find((k) => k.id === kindId);
+    const found = trade?.knowledge.kinds.find((k) => k.id === kindId);
     return found ? kindOfModel(found, model?.addedStations ?? []) : null;
-  }, [kindId, model]);
-  const pointing = usePointing(kindId, v.complaints);
+  }, [kindId, model, trade]);
+  const pointing = usePointing(kindId, v.complaints, trade);
   const states = useMemo(() => {
     const all: Record<string, StationState> = { ...pointing };
     for (const m of v.marks) all[m.station] = { ...all[m.station], marks: (all[m.station]?.marks ?? 0) + 1 };
@@ -73,6 +80,7 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
       ref={page}
       component="form"
       noValidate
+      onInput={() => setBegun(true)}
       onSubmit={(e) => {
         e.preventDefault();
         void form.send();
@@ -101,6 +109,7 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
           )}
         </Notice>
       )}
+      {kindId && !trade && <NotFetched failed={later.failed} what="What is known of it" again={later.again} />}
       {kind && (
         <Box>
           <LineBoard
@@ -111,19 +120,15 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
             onChoose={setStation}
           />
           <ConditionMarks key={station} form={form} kind={kind} station={station} onDone={() => setStation(null)} />
-          <Box component="details" sx={{ '& summary': { cursor: 'pointer', minHeight: 32, py: 0.5 } }}>
-            <Typography component="summary" variant="body2">
-              Mark it on the machine
-            </Typography>
-            <Box sx={{ maxWidth: 420 }}>
-              <MachineDrawing
-                kind={kind.id}
-                title={`${kind.label}, from its side`}
-                tall={340}
-                points={Object.fromEntries(form.values.marks.map((m) => [m.station, '×']))}
-                onChoose={setStation}
-              />
-            </Box>
+          <Box sx={{ maxWidth: 420 }}>
+            <FromItsSide
+              folded="Mark it on the machine"
+              kind={kind.id}
+              title={`${kind.label}, from its side`}
+              tall={340}
+              points={Object.fromEntries(form.values.marks.map((m) => [m.station, '×']))}
+              onChoose={setStation}
+            />
           </Box>
         </Box>
       )}
@@ -135,6 +140,8 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
           <WhichMachine
             form={form}
             models={models}
+            kinds={names.kinds}
+            trade={trade}
             today={today}
             onChosen={() => setTimeout(() => wordsBox.current?.focus(), 0)}
           />
@@ -142,7 +149,7 @@ export function TakeInScreen({ models, promisedOn, today, machine }: Props) {
           <OnArrival form={form} />
         </Box>
         <Box sx={{ display: 'grid', gap: 1.5 }}>
-          <CustomersWords form={form} kindId={kindId} wordsBox={wordsBox} />
+          <CustomersWords form={form} names={names} kindId={kindId} trade={trade} wordsBox={wordsBox} />
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'start', flexWrap: 'wrap' }}>
             <DayField
               label="Promised for"

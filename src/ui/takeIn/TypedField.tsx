@@ -1,5 +1,6 @@
 import TextField from '@mui/material/TextField';
 import type { TakeInForm, TakeInValues } from './useTakeIn';
+import { longText } from '../parts/longText';
 
 type TextName = {
   [K in keyof TakeInValues]: TakeInValues[K] extends string ? K : never;
@@ -28,9 +29,7 @@ export function TypedField({ form, name, label, field = name, help, type = 'text
       onChange={(e) => form.set({ [name]: e.target.value })}
       error={Boolean(problem)}
       helperText={problem ?? help}
-      multiline={multiline ?? false}
-      minRows={multiline ? 2 : undefined}
-      slotProps={{ htmlInput: mode ? { inputMode: mode } : {} }}
+      {...(multiline ? longText(2) : { slotProps: { htmlInput: mode ? { inputMode: mode } : {} } })}
     />
   );
 }

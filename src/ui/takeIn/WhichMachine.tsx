@@ -5,8 +5,8 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import type { CounterNames } from '@/knowledge/atTheCounter';
 import type { SearchRow } from '@/shop/search/dto';
-import { faultLabel } from '../job/labels';
 import { dayWords } from '../parts/dayWords';
 import { DayField } from '../parts/DayField';
 import { Notice } from '../parts/Notice';
@@ -16,19 +16,23 @@ import { Chooser } from '../parts/Chooser';
 import { Chosen } from './Chosen';
 import { TypedField } from './TypedField';
 import type { ModelChoice, TakeInForm } from './useTakeIn';
+import type { Trade } from './useTrade';
 import { WhichModel } from './WhichModel';
 import { WhoseMachine } from './WhoseMachine';
 
 interface Props {
   form: TakeInForm;
   models: ModelChoice[];
+  kinds: CounterNames['kinds'];
+  /** What is known of machines, when it is there. */
+  trade: Trade | undefined;
   today: string;
   /** The machine is chosen: the hands go on to the customer's words. */
   onChosen: () => void;
 }
 
 /** One box that finds machine or owner by anything; or a new machine, on the same page. */
-export function WhichMachine({ form, models, today, onChosen }: Props) {
+export function WhichMachine({ form, models, kinds, trade, today, onChosen }: Props) {
   const { values: v, set, fieldProblem: problem } = form;
   const choose = (row: SearchRow) => {
     if (row.sort === 'machine') {
@@ -60,8 +64,10 @@ export function WhichMachine({ form, models, today, onChosen }: Props) {
         </Chosen>
         {m.standing && <Notice title={`Always, for ${m.owner}: ${m.standing}`} />}
         {m.note && <Notice title={`Noted on this machine: ${m.note}`} />}
-        {m.openFaults.length > 0 && (
-          <Notice title={`Left open before: ${m.openFaults.map((f) => faultLabel(f).toLowerCase()).join(', ')}.`} />
+        {m.openFaults.length > 0 && trade && (
+          <Notice
+            title={`Left open before: ${m.openFaults.map((f) => trade.faultLabel(f).toLowerCase()).join(', ')}.`}
+          />
         )}
         {m.nextDueOn && m.nextDueOn < today && (
           <Notice title={`Service past due since ${dayWords(m.nextDueOn, today)}: offer it while it is here.`} />
@@ -100,7 +106,7 @@ export function WhichMachine({ form, models, today, onChosen }: Props) {
       />
       {v.isNew && (
         <>
-          <WhichModel form={form} models={models} />
+          <WhichModel form={form} models={models} kinds={kinds} />
           <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr 1fr', sm: '2fr 1fr 1.4fr 1fr' } }}>
             <TypedField form={form} name="serial" field="newMachine.serial" label="Serial" />
             <TypedField

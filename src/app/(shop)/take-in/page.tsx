@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { counterNames } from '@/knowledge/atTheCounter';
 import { findMachines, listModels } from '@/shop/machines/machines';
 import { shopToday } from '@/shop/settings/shopToday';
 import { addDays } from '@/core/service/days';
@@ -13,5 +14,13 @@ export default async function TakeInPage({ searchParams }: { searchParams: Promi
   const [models, today] = await Promise.all([listModels(), shopToday()]);
   const known =
     typeof tag === 'string' ? (await findMachines({ words: tag })).rows.find((m) => m.tag === tag) : undefined;
-  return <TakeInScreen models={models} today={today} promisedOn={addDays(today, USUAL_DAYS)} machine={known ?? null} />;
+  return (
+    <TakeInScreen
+      models={models}
+      names={counterNames}
+      today={today}
+      promisedOn={addDays(today, USUAL_DAYS)}
+      machine={known ?? null}
+    />
+  );
 }

@@ -2,18 +2,17 @@
 
 import { useState, type ComponentProps } from 'react';
 import { useLater } from '../asking/useLater';
-import type { MachineDrawing } from '../drawing/MachineDrawing';
-import { Notice } from '../parts/Notice';
-import { Press } from '../parts/Press';
+import type { MachineDrawing } from './MachineDrawing';
+import { NotFetched } from '../parts/NotFetched';
 import { classes, Words } from '../parts/Words';
-import styles from './job.module.css';
+import styles from './drawing.module.css';
 
 /** The machine as it lies, folded away: its drawing is fetched and drawn when somebody unfolds it. */
-export function FromItsSide(drawing: ComponentProps<typeof MachineDrawing>) {
+export function FromItsSide({ folded, ...drawing }: { folded: string } & ComponentProps<typeof MachineDrawing>) {
   const [unfolded, setUnfolded] = useState(false);
   return (
     <details className={classes('no-print', styles.fold)} onToggle={(e) => setUnfolded(e.currentTarget.open)}>
-      <Words as="summary">The machine from its side</Words>
+      <Words as="summary">{folded}</Words>
       {unfolded && <Drawn {...drawing} />}
     </details>
   );
@@ -24,14 +23,7 @@ function Drawn(drawing: ComponentProps<typeof MachineDrawing>) {
     piece: Drawing,
     failed,
     again,
-  } = useLater('drawing', async () => (await import('../drawing/MachineDrawing')).MachineDrawing);
+  } = useLater('drawing', async () => (await import('./MachineDrawing')).MachineDrawing);
   if (Drawing) return <Drawing {...drawing} />;
-  if (!failed) return <Words tone="soft">Fetching …</Words>;
-  return (
-    <Notice live title="The drawing cannot be fetched now.">
-      <Press small onClick={again}>
-        Try again
-      </Press>
-    </Notice>
-  );
+  return <NotFetched failed={failed} what="The drawing" again={again} />;
 }
