@@ -48,6 +48,26 @@ module.exports = {
       from: { path: '^src/(core|knowledge)/', pathNot: '\\.test\\.tsx?$' },
       to: { path: 'node_modules/(react|next|@mui|knex|pg|class-validator|class-transformer|echarts)' },
     },
+    {
+      // What every page carries, and the one that is opened first, wake without the component library.
+      name: 'frame-without-components',
+      severity: 'error',
+      from: {
+        path: '^src/ui/((shell|bench|live)/|lock/(ScreenLock|Cover)\\.)',
+        pathNot: '\\.test\\.tsx?$|/MoveMenu\\.tsx$',
+      },
+      to: { path: 'node_modules/(@mui/material/(?!styles)|@mui/x-|react-hook-form)' },
+    },
+    {
+      // All that is known of machines is fetched when one is known.
+      name: 'counter-before-the-machine',
+      severity: 'error',
+      from: { path: '^src/ui/takeIn/', pathNot: '\\.test\\.tsx?$|/NewModel\\.tsx$' },
+      to: {
+        path: '^src/(knowledge/(index|kinds/index|atTheCounter)\\.ts|ui/(job/labels|parts/DayField))',
+        dependencyTypesNot: ['dynamic-import', 'type-only'],
+      },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'tests-are-leaves',

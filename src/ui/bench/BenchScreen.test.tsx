@@ -58,6 +58,26 @@ test('a digit starts the action of its strip', async () => {
   expect(pressed).toHaveBeenCalledTimes(1);
 });
 
+test('what is pressed while a machine is moved is meant for the menu, also before the menu is there', async () => {
+  furnishBrowser();
+  stand(<BenchScreen view={view([strip(1), strip(2, { next: { text: 'Roll speed', minutes: 1 } })])} me={7} />);
+  await settle();
+  const pressed = jest.fn((e: Event) => e.preventDefault());
+  screen.getByRole('link', { name: 'Roll speed, GK-0002' }).addEventListener('click', pressed);
+  const two = () => fireEvent.keyDown(document, { key: '2', code: 'Digit2' });
+  fireEvent.click(screen.getByRole('button', { name: /Move GK-0001/ }));
+  two();
+  await screen.findByRole('menuitem', { name: /Drying rack/ });
+  two();
+  expect(pressed).not.toHaveBeenCalled();
+  fireEvent.click(
+    screen.getByRole('menuitem', { name: 'nobody' }).parentElement!.parentElement!.parentElement!.firstElementChild!,
+  );
+  await settle();
+  two();
+  expect(pressed).toHaveBeenCalledTimes(1);
+});
+
 test('what is not known yet for the state of a job is not made up: it can be opened', async () => {
   furnishBrowser();
   stand(<BenchScreen view={view([strip(1, { next: null })])} me={7} />);
@@ -74,7 +94,7 @@ test('carried to another place it stands there at once, and goes back when the s
   stand(<BenchScreen view={view([strip(1)])} me={7} />);
   await settle();
   fireEvent.click(screen.getByRole('button', { name: /Move GK-0001/ }));
-  fireEvent.click(screen.getByRole('menuitem', { name: /Drying rack/ }));
+  fireEvent.click(await screen.findByRole('menuitem', { name: /Drying rack/ }));
   expect(screen.getByRole('region', { name: 'Drying rack' }).textContent).toContain('GK-0001');
   await settle();
   expect(sent.find((s) => s.url.endsWith('/move-job'))!.body).toMatchObject({ version: 1, place: 'rack' });

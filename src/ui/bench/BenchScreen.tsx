@@ -14,7 +14,7 @@ import styles from './bench.module.css';
 import { BenchStripRow } from './BenchStripRow';
 import { benchGroups, type BenchGroup } from './benchGroups';
 import { dayScale } from './dayScale';
-import { MoveMenu } from './MoveMenu';
+import { MoveMenuLater } from './MoveMenuLater';
 import { Hatching, timesOf, type Times } from './TimeStrip';
 import { useBench, type Move } from './useBench';
 
@@ -55,6 +55,8 @@ export function BenchScreen({ view: told, me }: { view: BenchView; me: number })
     order,
     () => choose(!mine),
     (strip, anchor) => setMenu({ strip, anchor }),
+    // What is pressed in the menu, or while it is fetched, is meant for the menu.
+    menu === null,
   );
 
   const drop = ({ active, over }: DragEndEvent) => {
@@ -136,7 +138,7 @@ export function BenchScreen({ view: told, me }: { view: BenchView; me: number })
         </Words>
       </div>
       {menu && (
-        <MoveMenu
+        <MoveMenuLater
           strip={menu.strip}
           view={view}
           anchor={menu.anchor}
@@ -153,31 +155,44 @@ function useKeys(
   order: BenchStrip[],
   onMine: () => void,
   onMove: (strip: BenchStrip, anchor: HTMLElement) => void,
+  enabled: boolean,
 ): void {
   const start = (job: number) => document.querySelector<HTMLElement>(`[data-start="${job}"]`);
   const focused = () => {
     const row = document.activeElement?.closest<HTMLElement>('[data-strip]');
     return order.findIndex((s) => String(s.job) === row?.dataset.strip);
   };
-  useHotkeys('1,2,3,4,5,6,7,8,9', (event) => {
-    const strip = order[Number(event.key) - 1];
-    if (strip) start(strip.job)?.click();
-  });
-  useHotkeys('down,up', (event) => {
-    const at = focused();
-    const next = order[event.key === 'ArrowDown' ? Math.min(at + 1, order.length - 1) : Math.max(at - 1, 0)];
-    if (!next) return;
-    event.preventDefault();
-    start(next.job)?.focus();
-  });
-  useHotkeys('m', (event) => {
-    const strip = order[focused()];
-    const anchor = strip && document.querySelector<HTMLElement>(`[data-move="${strip.job}"]`);
-    if (!strip || !anchor) return;
-    event.preventDefault();
-    onMove(strip, anchor);
-  });
-  useHotkeys('n', onMine);
+  useHotkeys(
+    '1,2,3,4,5,6,7,8,9',
+    (event) => {
+      const strip = order[Number(event.key) - 1];
+      if (strip) start(strip.job)?.click();
+    },
+    { enabled },
+  );
+  useHotkeys(
+    'down,up',
+    (event) => {
+      const at = focused();
+      const next = order[event.key === 'ArrowDown' ? Math.min(at + 1, order.length - 1) : Math.max(at - 1, 0)];
+      if (!next) return;
+      event.preventDefault();
+      start(next.job)?.focus();
+    },
+    { enabled },
+  );
+  useHotkeys(
+    'm',
+    (event) => {
+      const strip = order[focused()];
+      const anchor = strip && document.querySelector<HTMLElement>(`[data-move="${strip.job}"]`);
+      if (!strip || !anchor) return;
+      event.preventDefault();
+      onMove(strip, anchor);
+    },
+    { enabled },
+  );
+  useHotkeys('n', onMine, { enabled });
 }
 
 function Place({ group, dragging, children }: { group: BenchGroup; dragging: boolean; children: ReactNode }) {

@@ -14,13 +14,13 @@ import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
 import { FromItsSide } from '../drawing/FromItsSide';
 import { Key } from '../parts/Key';
-import { DayField } from '../parts/DayField';
 import { NotFetched } from '../parts/NotFetched';
 import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { ConditionMarks } from './ConditionMarks';
 import { CustomersWords } from './CustomersWords';
 import { OnArrival } from './OnArrival';
+import { PromisedFor } from './PromisedFor';
 import { usePointing } from './usePointing';
 import { EMPTY, useTakeIn, type ModelChoice } from './useTakeIn';
 import { useTrade } from './useTrade';
@@ -40,7 +40,7 @@ interface Props {
 export function TakeInScreen({ models, names, promisedOn, today, machine }: Props) {
   const router = useRouter();
   const form = useTakeIn({ ...EMPTY, promisedOn, machine }, (job) => router.push(`/jobs/${job}/find`));
-  const { values: v, set, fieldProblem: problem } = form;
+  const v = form.values;
   const [station, setStation] = useState<string | null>(null);
   const wordsBox = useRef<HTMLTextAreaElement>(null);
   const page = useRef<HTMLElement>(null);
@@ -151,14 +151,7 @@ export function TakeInScreen({ models, names, promisedOn, today, machine }: Prop
         <Box sx={{ display: 'grid', gap: 1.5 }}>
           <CustomersWords form={form} names={names} kindId={kindId} trade={trade} wordsBox={wordsBox} />
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'start', flexWrap: 'wrap' }}>
-            <DayField
-              label="Promised for"
-              day={v.promisedOn}
-              onDay={(promisedOn) => set({ promisedOn })}
-              problem={problem('promisedOn')}
-              least={today}
-              sx={{ flex: '1 1 180px' }}
-            />
+            <PromisedFor form={form} today={today} />
             <Button type="submit" variant="contained" disabled={form.busy} sx={{ minWidth: 220 }}>
               {form.inDoubt ? (
                 'Asking whether it is in …'

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import type { CounterNames } from '@/knowledge/atTheCounter';
 import type { SearchRow } from '@/shop/search/dto';
 import { dayWords } from '../parts/dayWords';
-import { DayField } from '../parts/DayField';
+import { LaterDayField } from '../parts/LaterDayField';
 import { Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
@@ -117,7 +117,7 @@ export function WhichMachine({ form, models, kinds, trade, today, onChosen }: Pr
               help="year"
               mode="numeric"
             />
-            <DayField
+            <LaterDayField
               label="Bought on"
               day={v.purchasedOn}
               onDay={(purchasedOn) => set({ purchasedOn })}
