@@ -1,12 +1,12 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Notice } from '../parts/Notice';
 import { ambiguity } from '@/core/units/units';
 import { readNumber } from '../parts/readNumber';
 import { PhotographPicker } from '../parts/PhotographPicker';
-import { AmendJob } from './AmendJob';
 import { JobPhotographs } from './JobPhotographs';
 import { FormText } from '../forms/FormText';
 import { useDeedForm } from '../job/useDeedForm';
@@ -15,6 +15,8 @@ import { classes, Words } from '../parts/Words';
 import styles from './job.module.css';
 import { Press, PressLink } from '../parts/Press';
 import { longText } from '../parts/longText';
+
+const AmendJob = dynamic(() => import('./AmendJob').then((m) => m.AmendJob));
 
 /** What is written into the machine's book at any stage: words said, notes, the hour meter, photographs; and its papers. */
 export function JobBook({ desk }: { desk: JobDesk }) {

@@ -19,9 +19,7 @@ import { faultOf } from '../job/labels';
 import { STAGES, type StageId } from '../job/stages';
 import { FoldedBoard } from './FoldedBoard';
 import { FromItsSide } from '../drawing/FromItsSide';
-import { JobBook } from './JobBook';
 import { JobGauges } from './JobGauges';
-import { JobConflict } from '../job/JobConflict';
 import { MachinePast } from './MachinePast';
 import { TakenIn } from './TakenIn';
 import { useJob } from '../job/useJob';
@@ -35,6 +33,9 @@ const AgreeWork = dynamic(() => import('../agree/AgreeWork').then((m) => m.Agree
 const StripWork = dynamic(() => import('../strip/StripWork').then((m) => m.StripWork));
 const FitWork = dynamic(() => import('../fit/FitWork').then((m) => m.FitWork));
 const ProveWork = dynamic(() => import('../prove/ProveWork').then((m) => m.ProveWork));
+const JobConflict = dynamic(() => import('../job/JobConflict').then((m) => m.JobConflict));
+// Stands below the work, and wakes after it.
+const JobBook = dynamic(() => import('./JobBook').then((m) => m.JobBook));
 const HandBackWork = dynamic(() => import('../handBack/HandBackWork').then((m) => m.HandBackWork));
 
 /** One job: the stages as a rail, the board at the top, the stage's work below, the machine's past at the side. */
@@ -129,7 +130,7 @@ export function JobScreen({
         />
       </FoldedBoard>
 
-      <JobConflict desk={desk} />
+      {desk.conflict && <JobConflict desk={desk} />}
       {desk.inDoubt && (
         <Notice
           live
