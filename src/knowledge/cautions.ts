@@ -19,6 +19,7 @@ export const cautions: Caution[] = [
     id: 'live-measurement',
     label: 'Live measurement',
     when: 'volts are measured at the head, a switch or the hose',
+    atLiveParts: true,
     supplies: ['mains'],
     text: 'Competent persons only, as local rules say. Insulated probes, rated meter, one hand, residual-current protection, nothing wet. The roll can start.',
   },

@@ -167,3 +167,41 @@ describe('what is asked first', () => {
     }
   });
 });
+
+const isLive = (check: string) =>
+  knowledge.checks.find((c) => c.id === check)?.cautions.includes('live-measurement') ?? false;
+
+test('a setting that is likely is tried before anybody measures at live parts', () => {
+  const found = [
+    ['finger-turn', 'normal-drag'],
+    ['brush-switch-position', 'on'],
+    ['head-lamp-look', 'lamp-lit'],
+    ['run-seconds', 'roll-none'],
+    ['run-seconds', 'sound-even'],
+    ['run-seconds', 'smell-clean'],
+  ].map(([check, outcome]) => ({ check: check!, outcome: outcome! }));
+  const of = (factor: number) => {
+    const { next, faults } = assess(knowledge, {
+      kind: kindById('upright-brush-motor'),
+      mainsV: 120,
+      complaints: ['roll-not-turning'],
+      answers: found,
+      ageYears: 11,
+      oddsFactor: new Map([
+        ['floor-setting-wrong', factor],
+        ['wand-contacts-dirty', 0.5],
+        ['tilt-switch-failed', 0.6],
+      ]),
+    });
+    const first = next.find((n) => n.heldBackBy.length === 0)!.check;
+    return { first, likely: faults.find((f) => f.id === 'floor-setting-wrong')!.probability };
+  };
+  // The likelier it is that it was left there, for instance because it was before.
+  for (const factor of [1, 1.5, 2, 2.5, 3, 4, 6]) {
+    const { first, likely } = of(factor);
+    if (likely >= 0.25) expect(isLive(first)).toBe(false);
+  }
+  const never = of(0.05);
+  expect(never.likely).toBeLessThan(0.1);
+  expect(isLive(never.first)).toBe(true);
+});

@@ -223,6 +223,8 @@ export interface Caution {
    * turns the roll until that was turned by hand.
    */
   holds?: 'power' | 'spin';
+  /** What needs it is done at live parts: whatever can be seen quickly without goes before it. */
+  atLiveParts?: true;
   /** Only machines fed so; a check or a repair shared with others does not show it there. */
   supplies?: Supply[];
   /** Only kinds with one of these stations. */

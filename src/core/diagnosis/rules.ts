@@ -4,6 +4,8 @@ import type { Caution, Check, Knowledge } from './knowledge';
 export interface Rules {
   /** Cautions that hold back everything that needs power, until somebody clears them by name. */
   holdsPower: ReadonlySet<string>;
+  /** Cautions of what is done at live parts. */
+  live: ReadonlySet<string>;
   /** The check that must show the roll free before anything spins it, and the caution that says so; null without such a check. */
   turn: TurnRule | null;
 }
@@ -17,7 +19,8 @@ export interface TurnRule {
 export function rulesOf({ cautions }: Pick<Knowledge, 'cautions'>, checks: readonly Check[]): Rules {
   const check = checks.find((c) => c.freesRoll);
   const caution = cautions.find((c) => c.holds === 'spin');
-  return { holdsPower: holdingPower(cautions), turn: check && caution ? { check, caution: caution.id } : null };
+  const live = new Set(cautions.filter((c) => c.atLiveParts).map((c) => c.id));
+  return { holdsPower: holdingPower(cautions), live, turn: check && caution ? { check, caution: caution.id } : null };
 }
 
 /** Ids of the cautions that hold back power. */
