@@ -1,6 +1,7 @@
 import { assess } from '@/core/diagnosis/assess';
 import type { Answer, AssessInput } from '@/core/diagnosis/assessment';
-import { kindById, knowledge } from '.';
+import { checksOf } from '@/core/diagnosis/knowledge';
+import { faultById, kindById, knowledge } from '.';
 
 const K1 = 'upright-shaft-belt';
 
@@ -204,4 +205,32 @@ test('a setting that is likely is tried before anybody measures at live parts', 
   const never = of(0.05);
   expect(never.likely).toBeLessThan(0.1);
   expect(isLive(never.first)).toBe(true);
+});
+
+const righted = knowledge.kinds.flatMap((kind) =>
+  checksOf(knowledge, kind.id).flatMap((check) =>
+    (check.putsRight ?? [])
+      .filter((fault) => faultById(fault)?.kinds[kind.id])
+      .map((fault) => [kind.id, check.id, fault] as const),
+  ),
+);
+
+test.each(righted)('%s: once %s is made, what is seen later does not point to “%s” any more', (kind, check, fault) => {
+  const looked = { check, outcome: checksOf(knowledge, kind).find((c) => c.id === check)!.aspects[0]!.outcomes[0]!.id };
+  const complaint = faultById(fault)!.complaints.find((c) =>
+    knowledge.complaints.find((k) => k.id === c.complaint)!.kinds.includes(kind),
+  )!.complaint;
+  const odds = (answers: Answer[]) => of(find(kind, [complaint], answers), fault).probability;
+  const seen = odds([looked]);
+  expect(seen).toBeLessThan(0.05);
+  const signs = faultById(fault)!.shows.filter(
+    (s) =>
+      s.check !== check &&
+      checksOf(knowledge, kind).some(
+        (c) => c.id === s.check && c.aspects.some((a) => a.outcomes.some((o) => o.id === s.outcome)),
+      ),
+  );
+  // A little, because the complaint was made before.
+  for (const { check: later, outcome } of signs)
+    expect([later, odds([looked, { check: later, outcome }]) < seen * 1.5]).toEqual([later, true]);
 });

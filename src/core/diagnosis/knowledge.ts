@@ -132,6 +132,8 @@ export interface Check {
   /** It is not put forward before this check was made, where the kind has that. */
   madeAfter?: string;
   cautions: string[];
+  /** Faults that are not there any more once it was made, whatever was found: its last line puts them right. */
+  putsRight?: string[];
   /** It shows that the roll is free, so that it may be run; not after these outcomes. */
   freesRoll?: { butNot: string[] };
   aspects: Aspect[];

@@ -77,6 +77,7 @@ export function observe(compiled: CompiledKind, input: AssessInput, references: 
     const share = 1 / likelihood.reduce((a, b) => a + b, 0);
     if (sure && share > 0.95) for (const id of sure.proves ?? []) if (compiled.faultIndex.has(id)) proved.add(id);
     if (sure?.resets) sure.proves?.forEach(mend);
+    check.putsRight?.forEach(mend);
   }
   for (const [fault] of ticked) mend(fault);
   for (const { check, aspect, outcome } of setBy(compiled, input.answers))

@@ -77,6 +77,9 @@ export function problemsIn(knowledge: Knowledge, raisedElsewhere: readonly strin
         if (!set?.aspects.some((a) => a.outcomes.some((o) => o.id === outcome)))
           say(at(`check ${check.id} sets ${what}, which is not there`));
       }
+      for (const fault of check.putsRight ?? [])
+        if (!faultIds.has(fault) && !knowledge.faults.some((f) => f.id === fault))
+          say(at(`check ${check.id} puts right ${fault}, which is not there`));
       const outcomes = check.aspects.flatMap((a) => a.outcomes.map((o) => o.id));
       unique(at(`check ${check.id}: outcome`), outcomes);
       for (const aspect of check.aspects) {

@@ -44,6 +44,7 @@ export const airChecks: CheckText[] = [
         outcome('bag-missing', 'bag missing', { proves: 'bag-missing', leak: 0.002 }),
       ]),
     ],
+    { putsRight: ['bag-or-bin-full'] },
   ),
   check(
     'filter-look',

@@ -16,6 +16,7 @@ export const outsideChecks: CheckText[] = [
         outcome('off', 'off', { proves: 'brush-switch-off', resets: true, leak: 0.005 }),
       ]),
     ],
+    { putsRight: ['brush-switch-off'] },
   ),
   check(
     'floor-setting',
@@ -30,6 +31,7 @@ export const outsideChecks: CheckText[] = [
         outcome('parked', 'parked upright', { leak: 0.03 }),
       ]),
     ],
+    { putsRight: ['floor-setting-wrong'] },
   ),
   check(
     'handle-seated',
@@ -43,6 +45,7 @@ export const outsideChecks: CheckText[] = [
         outcome('loose', 'loose', { proves: 'handle-not-home', resets: true, leak: 0.005 }),
       ]),
     ],
+    { putsRight: ['handle-not-home'] },
   ),
   check(
     'finger-turn',
