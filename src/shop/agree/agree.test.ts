@@ -51,6 +51,27 @@ const offer = async (job: number, more: Partial<MakeEstimateDto> = {}) =>
 const agree = async (job: number) => (await readJob(job)).agree;
 
 describe('what is proposed', () => {
+  test('a wrong guess is owed by nobody: a setting that was tried is no line, what it put in is not in any offer', async () => {
+    const job = await found(K2, [
+      { check: 'finger-turn', outcome: 'normal-drag' },
+      { check: 'repair:floor-setting-wrong', outcome: 'remains' },
+      { check: 'repair:belt-teeth-worn', outcome: 'remains' },
+      { check: 'tilt-switch-ohms', outcome: 'tilt-open' },
+    ]);
+    const { lines } = await readProposal(job);
+    const of = (fault: string) => [...new Set(lines.filter((l) => l.fault === fault).map((l) => l.group))];
+    expect(of('tilt-switch-failed')).toEqual(['must']);
+    expect(of('floor-setting-wrong')).toEqual([]);
+    expect(of('belt-teeth-worn')).toEqual(['not']);
+    const { estimate } = await offer(job).then(() => agree(job));
+    for (const o of estimate!.offers) expect(o.lines.map((l) => l.fault)).not.toContain('belt-teeth-worn');
+    const sheet = await careSheet(job);
+    expect(sheet.mended).not.toContain('Set it to carpet, lean it back');
+    // That it was the belt after all is mended work.
+    const right = await found(K2, [{ check: 'repair:belt-teeth-worn', outcome: 'gone' }]);
+    expect((await readProposal(right)).lines.find((l) => l.fault === 'belt-teeth-worn')!.group).toBe('must');
+  });
+
   test('what a visit found worn, in words only, is work to be offered; nothing of it must be', async () => {
     const job = await openJob(shop.person, shop.models[K1]!, [], { visit: 'service' });
     const item = 'exhaust-filter';

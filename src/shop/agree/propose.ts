@@ -19,6 +19,7 @@ import { chargesOf, taxesOf } from '../terms/terms';
 import type { ExtraView, ProposalView } from './dto';
 import { labour, partsMinor, priced, repairLines, wornPart, type Line } from './offerLines';
 import { changedSince, extraSteps, extrasOf, machineAge, minutesOf, wearOf } from './wearExtras';
+import { triedInVain } from '../jobView/triedInVain';
 
 /** Proofs take so long each, and together no longer than this. Common practice, no source. */
 const PROOF_MINUTES = 2;
@@ -90,6 +91,14 @@ export function proposalOf({
       }),
     );
   }
+  // Nobody owes a wrong guess; but what it put in, or cleaned, is there, and the shop may have agreed it.
+  for (const fault of triedInVain(facts).filter((f) => leavesSomething(f)))
+    lines.push(
+      ...repairLines(fault, kind, facts, taken, {
+        group: 'not',
+        reason: 'Done on suspicion, and it was not it: charged only where that was agreed.',
+      }),
+    );
   lines.push(...wornLines(facts));
   const wear = wearOf(kind, state, facts, must, { way, perMinute, leastMinor: charges.leastMinor });
   const open = new Set(reached.map((s) => s.id));
@@ -211,16 +220,20 @@ function ideaOf(
 
 const faultOf = (id: string) => faultById(id)!;
 
+/** A setting that was tried leaves nothing that anybody could be charged for. */
+const leavesSomething = (id: string) => (faultOf(id).repair.parts ?? []).length > 0 || faultOf(id).repair.minutes > 1;
+
 /**
  * What was found here, mended or not, and what was left open before and can hurt somebody: must. What has nothing to do with
  * what the machine came for, and hurts nobody, is a weakness besides.
  */
 function foundFaults(facts: JobFacts): { must: string[]; besides: string[] } {
   const before = facts.openFaults.map((f) => f.fault).filter(isSafetyFault);
+  const vain = triedInVain(facts);
   const here = [
     ...new Set([
       ...facts.proved,
-      ...facts.repaired.filter((f) => facts.proved.includes(f) || facts.complaints.length > 0),
+      ...facts.repaired.filter((f) => !vain.includes(f) && (facts.proved.includes(f) || facts.complaints.length > 0)),
     ]),
   ];
   const isAsked = (id: string) =>

@@ -14,6 +14,7 @@ import { jobFacts } from '../jobView/jobFacts';
 import type { CareSheetView } from './dto';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
+import { triedInVain } from '../jobView/triedInVain';
 
 /** How the visit ended, or would end by now. */
 function endingOf(job: JobFacts): CareSheetView['ending'] {
@@ -56,6 +57,7 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
   ]);
   const confirmed = await confirmedFaultsOf(db, jobId);
   const faults = confirmed.length > 0 ? confirmed : job.proved;
+  const vain = triedInVain(job);
   const left = [
     ...new Set([
       ...job.leftOpen,
@@ -79,7 +81,7 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
       const sign = arrivalSigns.find((s) => s.id === id);
       return sign ? [`${sign.label}. ${sign.note}`] : [];
     }),
-    mended: job.repaired.map((id) => faultById(id)!.repair.label),
+    mended: job.repaired.filter((id) => !vain.includes(id)).map((id) => faultById(id)!.repair.label),
     fitted: job.fitted.map((f) => (f.quantity > 1 ? `${f.quantity} × ${f.label}` : f.label)),
     proved: job.proofs
       .filter((p) => p.result === 'pass')

@@ -323,7 +323,7 @@ function parseTyped(quantity: Quantity, typed: string) {
 
 function example(quantity: Quantity): string {
   const examples: Partial<Record<Quantity, string>> = {
-    voltage: '116 or 116 V',
+    voltage: '12.4 or 340 mV',
     resistance: '0.4, 2k2 or OL',
     current: '8.5 A',
     speed: '3200',
