@@ -51,6 +51,31 @@ const offer = async (job: number, more: Partial<MakeEstimateDto> = {}) =>
 const agree = async (job: number) => (await readJob(job)).agree;
 
 describe('what is proposed', () => {
+  test('what the service is past due with is offered while the machine is open, and agreed it is work to be done', async () => {
+    const job = await found(K2, [
+      { check: 'finger-turn', outcome: 'normal-drag' },
+      { check: 'tilt-switch-ohms', outcome: 'tilt-open' },
+    ]);
+    const due = async () => (await readProposal(job)).lines.filter((l) => l.reason.startsWith('Service past due'));
+    expect(await due()).toEqual([]);
+    const { machine_id } = await shop.db('job').where({ id: job }).first('machine_id');
+    const due2020 = ['pre-filter-wash', 'roll-hair', 'neck-hose-look'].map((item) => ({
+      machine_id,
+      item,
+      last_done_on: '2020-01-01',
+      due_on: '2020-04-01',
+    }));
+    await shop.db('plan').insert(due2020).onConflict(['machine_id', 'item']).merge();
+    const lines = await due();
+    expect(lines.map((l) => l.group).filter((g) => g !== 'now' && g !== 'wait')).toEqual([]);
+    // A look that is due sells no hose.
+    expect(new Set(lines.map((l) => l.fault))).toEqual(new Set(['filter-dirty', 'roll-bound-by-hair']));
+    await offer(job);
+    await agreeTo(shop.person, job, { offer: 'all' });
+    const facts = await readJob(job);
+    expect(facts.toMend).toEqual(expect.arrayContaining(['tilt-switch-failed', 'filter-dirty', 'roll-bound-by-hair']));
+  });
+
   test('a wrong guess is owed by nobody: a setting that was tried is no line, what it put in is not in any offer', async () => {
     const job = await found(K2, [
       { check: 'finger-turn', outcome: 'normal-drag' },

@@ -168,6 +168,17 @@ export function proposalOf({
         ),
       );
   }
+  // It was said at the counter that its service is past due: here is where it is offered, while the machine is open.
+  for (const { fault, dueOn } of must.length === 0 ? [] : pastDue(kind, facts)) {
+    if (lines.some((l) => l.fault === fault)) continue;
+    const more = way([fault]).filter((s) => !walked.has(s.id));
+    lines.push(
+      ...repairLines(fault, kind, facts, taken, {
+        group: more.length > 0 ? 'wait' : 'now',
+        reason: `Service past due since ${dueOn}.`,
+      }),
+    );
+  }
   for (const d of facts.agree.declinedBefore.filter((x) => !lines.some((l) => l.fault === x.fault)).slice(0, MOST_LEFT))
     if (d.fault !== null && kind.id in (faultById(d.fault)?.kinds ?? {}))
       lines.push(
@@ -252,6 +263,18 @@ function foundFaults(facts: JobFacts): { must: string[]; besides: string[] } {
 const besidesNow = (lines: readonly Line[]) => [
   ...new Set(lines.flatMap((l) => (l.group === 'now' && l.fault !== null ? [l.fault] : []))),
 ];
+
+/** A look that is due asks for no new part; what wears is offered by its odds. */
+const isCleaning = (id: string) => (faultOf(id).repair.parts ?? []).length === 0;
+
+/** What the service of the machine is past due with and takes no part, as the repair that does it; nothing where the visit is that service. */
+function pastDue(kind: Kind, facts: JobFacts): { fault: string; dueOn: string }[] {
+  if (facts.complaints.length === 0) return [];
+  return facts.service.flatMap(({ item, state, said, dueOn }) => {
+    const fault = planItem(item)?.repairs.find((f) => kind.id in (faultById(f)?.kinds ?? {}) && isCleaning(f));
+    return state === 'past' && said === null && dueOn !== null && fault ? [{ fault, dueOn }] : [];
+  });
+}
 
 /** What a look at this visit called worn, where no fault that was found stands for it: the item's own work. */
 function wornLines({ service, proved, machine, parts }: JobFacts): Line[] {
