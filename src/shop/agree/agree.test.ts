@@ -15,6 +15,7 @@ import type { MakeEstimateDto, ProposalView } from './dto';
 import { makeEstimate } from './makeEstimate';
 import { readProposal } from './readProposal';
 import { recordAnswer } from './recordAnswer';
+import { revokeFinding } from '../revokeFinding/revokeFinding';
 
 const shop = testShop();
 const K1 = 'upright-shaft-belt';
@@ -70,6 +71,16 @@ describe('what is proposed', () => {
     expect(lines.map((l) => l.group).filter((g) => g !== 'now' && g !== 'wait')).toEqual([]);
     // A look that is due sells no hose.
     expect(new Set(lines.map((l) => l.fault))).toEqual(new Set(['filter-dirty', 'roll-bound-by-hair']));
+    await recordFindings(shop.person, job, {
+      ...(await base(job)),
+      findings: [{ check: 'filter-look', outcome: 'filter-clean' }],
+    });
+    // Seen clean today.
+    expect((await due()).map((l) => l.fault)).toEqual(['roll-bound-by-hair']);
+    await revokeFinding(shop.person, job, {
+      ...(await base(job)),
+      finding: (await readJob(job)).findings.find((f) => f.check === 'filter-look')!.id,
+    });
     await offer(job);
     await agreeTo(shop.person, job, { offer: 'all' });
     const facts = await readJob(job);

@@ -7,7 +7,7 @@ import { bestBundle, type Bundle, type BundleStep, type ExtraJob } from '@/core/
 import type { Procedure, StripStep } from '@/core/strip/procedure';
 import { stepsToOpen } from '@/core/strip/reach';
 import type { JobState } from '@/data/jobState';
-import { faultById, faultLabel } from '@/knowledge';
+import { faultById, faultLabel, knowledge } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { repairNeeds } from '@/knowledge/repairWork';
 import { planItem } from '@/knowledge/plans';
@@ -267,12 +267,24 @@ const besidesNow = (lines: readonly Line[]) => [
 /** A look that is due asks for no new part; what wears is offered by its odds. */
 const isCleaning = (id: string) => (faultOf(id).repair.parts ?? []).length === 0;
 
+/** Looked at in this job where it would show, and it was not there: nobody cuts hair that is not there. */
+const isSeenFine = (fault: string, { findings }: JobFacts): boolean =>
+  findings.some(
+    (f) =>
+      !f.revoked &&
+      knowledge.checks
+        .find((c) => c.id === f.check)
+        ?.aspects.some((a) => a.outcomes.some((o) => o.proves?.includes(fault)) && a.outcomes[0]!.id === f.outcome),
+  );
+
 /** What the service of the machine is past due with and takes no part, as the repair that does it; nothing where the visit is that service. */
 function pastDue(kind: Kind, facts: JobFacts): { fault: string; dueOn: string }[] {
   if (facts.complaints.length === 0) return [];
   return facts.service.flatMap(({ item, state, said, dueOn }) => {
     const fault = planItem(item)?.repairs.find((f) => kind.id in (faultById(f)?.kinds ?? {}) && isCleaning(f));
-    return state === 'past' && said === null && dueOn !== null && fault ? [{ fault, dueOn }] : [];
+    return state === 'past' && said === null && dueOn !== null && fault && !isSeenFine(fault, facts)
+      ? [{ fault, dueOn }]
+      : [];
   });
 }
 
