@@ -19,7 +19,7 @@ import { chargesOf, taxesOf } from '../terms/terms';
 import type { ExtraView, ProposalView } from './dto';
 import { labour, partsMinor, priced, repairLines, wornPart, type Line } from './offerLines';
 import { changedSince, extraSteps, extrasOf, machineAge, minutesOf, wearOf } from './wearExtras';
-import { triedInVain } from '../jobView/triedInVain';
+import { triedInVain } from '@/core/diagnosis/triedInVain';
 
 /** Proofs take so long each, and together no longer than this. Common practice, no source. */
 const PROOF_MINUTES = 2;

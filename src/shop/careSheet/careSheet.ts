@@ -14,7 +14,7 @@ import { jobFacts } from '../jobView/jobFacts';
 import type { CareSheetView } from './dto';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
-import { triedInVain } from '../jobView/triedInVain';
+import { triedInVain } from '@/core/diagnosis/triedInVain';
 
 /** How the visit ended, or would end by now. */
 function endingOf(job: JobFacts): CareSheetView['ending'] {

@@ -57,3 +57,24 @@ test('what was agreed while it is open stands beside what was found, and what wa
   ]);
   await act(async () => {});
 });
+
+test('a repair that was only a wrong guess is told as one', async () => {
+  const { facts } = jobInFind();
+  const tried = (outcome: string, revoked = false) => ({
+    ...facts.findings[0]!,
+    check: 'repair:belt-slipping',
+    outcome,
+    revoked,
+  });
+  const words = (findings: typeof facts.findings) => {
+    const job = { ...facts, proved: [], toMend: [], repaired: ['belt-slipping'], findings };
+    const { unmount } = stand(<Repairs desk={{ job, busy: false, act: jest.fn() } as unknown as JobDesk} />);
+    const told = screen.getByRole('checkbox').closest('label')!.textContent;
+    unmount();
+    return told;
+  };
+  expect(words([tried('remains')])).toMatch(/done on suspicion, and it was not it$/);
+  expect(words([tried('remains'), tried('gone')])).not.toContain('suspicion');
+  expect(words([tried('remains', true)])).not.toContain('suspicion');
+  await act(async () => {});
+});

@@ -5,6 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import { triedInVain } from '@/core/diagnosis/triedInVain';
 import { gauges } from '@/core/gauges/catalogue';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { gaugeAddress } from '../job/gaugeAddress';
@@ -19,6 +20,7 @@ export function Repairs({ desk }: { desk: JobDesk }) {
   const { job, busy, act } = desk;
   const closed = job.stage === 'closed';
   const earlier = new Map(job.openFaults.map((f) => [f.fault, f.job]));
+  const vain = triedInVain(job);
   const faults = [...new Set([...job.toMend, ...job.repaired, ...earlier.keys()])];
   return (
     <Box component="section" aria-label="Repairs">
@@ -48,6 +50,7 @@ export function Repairs({ desk }: { desk: JobDesk }) {
                 <Box component="span" sx={{ display: 'block', color: 'text.secondary', fontSize: '0.88em' }}>
                   {mendsWhat(job, id)}
                   {earlier.has(id) && `, open since job ${earlier.get(id)}`}
+                  {vain.includes(id) && '; done on suspicion, and it was not it'}
                   {!job.repaired.includes(id) &&
                     (job.proved.includes(id) || earlier.has(id)
                       ? '; not ticked, it stays open on the machine'

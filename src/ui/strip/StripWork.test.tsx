@@ -108,6 +108,18 @@ test('Backspace takes back the last that was pressed, never what a check opened'
   ]);
 });
 
+test('what lies open is not mended while the owner has not agreed', async () => {
+  furnishBrowser();
+  const job = inStrip(pressed('roll-lift', 'belt-off-sprocket', 'caps-off'));
+  for (const mayOpen of [true, false]) {
+    const { unmount } = stand(<Screen job={{ ...job, agree: { ...job.agree, mayOpen } }} />);
+    await settle();
+    expect(screen.queryByText(/^Now mend it/) !== null).toBe(mayOpen);
+    expect(screen.queryByText('It is mended when the owner has agreed.') !== null).toBe(!mayOpen);
+    unmount();
+  }
+});
+
 test('when nothing is ahead, Enter goes to Fit; when nothing was found yet, back to the look', async () => {
   furnishBrowser();
   const [done, back] = [jest.fn(), jest.fn()];

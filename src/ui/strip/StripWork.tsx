@@ -205,7 +205,9 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
                     : 'Now look: what is seen is told in Find.'
                   : job.toMend.length === 0
                     ? 'Put it back in the order that Fit gives.'
-                    : 'Now mend it, and put it back in the order that Fit gives.'}
+                    : job.agree.mayOpen
+                      ? 'Now mend it, and put it back in the order that Fit gives.'
+                      : 'It is mended when the owner has agreed.'}
               </Typography>
             </Notice>
           )}
