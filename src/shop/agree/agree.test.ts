@@ -1,5 +1,7 @@
 import { addDays } from '@/core/service/days';
 import { careSheet } from '../careSheet/careSheet';
+import { issueDocument } from '../documents/issueDocument';
+import { paperOf } from '../documents/readDocument';
 import { fitPart } from '../fitPart/fitPart';
 import { handBack } from '../handBack/handBack';
 import { moveStage } from '../moveStage/moveStage';
@@ -101,6 +103,12 @@ describe('what is proposed', () => {
     expect(of('belt-teeth-worn')).toEqual(['not']);
     const { estimate } = await offer(job).then(() => agree(job));
     for (const o of estimate!.offers) expect(o.lines.map((l) => l.fault)).not.toContain('belt-teeth-worn');
+    await issueDocument(shop.person, job, { ...(await base(job)), kind: 'estimate' });
+    const { content } = await paperOf((await agree(job)).documents.at(-1)!.id);
+    // Its part says nothing of its own to the owner.
+    expect(content.said.find((s) => s.title === 'Not worth it')!.texts).toEqual([
+      'Fit a new toothed belt: Tried on suspicion, and it was not it: it is not charged.',
+    ]);
     const sheet = await careSheet(job);
     expect(sheet.mended).not.toContain('Set it to carpet, lean it back');
     // That it was the belt after all is mended work.

@@ -96,7 +96,7 @@ export function proposalOf({
     lines.push(
       ...repairLines(fault, kind, facts, taken, {
         group: 'not',
-        reason: 'Done on suspicion, and it was not it: charged only where that was agreed.',
+        reason: 'Tried on suspicion, and it was not it: it is not charged.',
       }),
     );
   lines.push(...wornLines(facts));

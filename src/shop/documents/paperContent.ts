@@ -206,7 +206,11 @@ function estimatePaper(given: PaperGiven): PaperContent {
   const { terms } = estimate;
   const { state } = given;
   const money = (minor: number) => moneyText(minor, state.shop.currency, state.shop.locale);
-  const notWorth = estimate.lines.filter((l) => l.group === 'not');
+  // A repair and its parts are told once.
+  const not = estimate.lines.filter((l) => l.group === 'not' && l.reason.trim() !== '');
+  const notWorth = not.filter(
+    (l) => l.sort === 'labour' || l.fault === null || !not.some((o) => o.sort === 'labour' && o.fault === l.fault),
+  );
   const fee = chargesOf(state.shop.charges).diagnosisMinor;
   return {
     ...headOf('estimate', given),
