@@ -234,3 +234,15 @@ test.each(righted)('%s: once %s is made, what is seen later does not point to â€
   for (const { check: later, outcome } of signs)
     expect([later, odds([looked, { check: later, outcome }]) < seen * 1.5]).toEqual([later, true]);
 });
+
+test('what was tried in vain is no suspect any more, as long as it was in vain', () => {
+  const tried = (outcome: string) => [
+    { check: 'finger-turn', outcome: 'normal-drag' },
+    { check: 'repair:floor-setting-wrong', outcome },
+  ];
+  const isSuspect = (answers: Answer[]) =>
+    of(find('upright-brush-motor', ['roll-not-turning'], answers), 'floor-setting-wrong').suspect;
+  expect(isSuspect([])).toBe(true);
+  expect(isSuspect(tried('remains'))).toBe(false);
+  expect(isSuspect(tried('gone'))).toBe(true);
+});

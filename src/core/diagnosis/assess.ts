@@ -9,6 +9,7 @@ import type { Knowledge } from './knowledge';
 import { nextActions } from './nextActions';
 import { posterior } from './posterior';
 import { readingOdds } from './readingOdds';
+import { triedInVain } from './triedInVain';
 
 /** Odds that differ by less are the same. */
 const SAME_ODDS = 1e-9;
@@ -36,6 +37,14 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
   const state = replay(compiled, input);
   const cautions = cautionsInForce(compiled, input);
   const floor = dangerFloor(compiled, diagnosis, cautions);
+  const vain = triedInVain({
+    findings: input.answers.map((a) => ({
+      check: a.check,
+      outcome: 'outcome' in a ? a.outcome : null,
+      revoked: false,
+    })),
+    proved: [...proved],
+  });
   const course = nextActions(compiled, input, diagnosis, state.open, cautions);
   return {
     faults: compiled.faults
@@ -47,8 +56,10 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
         proved: proved.has(fault.id),
         suspect:
           proved.has(fault.id) ||
-          fault.complaints.some((c) => input.complaints.includes(c.complaint)) ||
-          result.marginals[i]! > 1.5 * untouched[i]!,
+          // What was put right, and the complaint stayed, does not explain it; a danger is not waved away by that.
+          ((!vain.includes(fault.id) || floor.has(i)) &&
+            (fault.complaints.some((c) => input.complaints.includes(c.complaint)) ||
+              result.marginals[i]! > 1.5 * untouched[i]!)),
         evidence: [...new Set(labels)]
           // What one finding says in two ways is told once.
           .map((finding) => ({

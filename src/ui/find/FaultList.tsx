@@ -32,7 +32,8 @@ export function FaultList({
   const { faults, explanations, basis } = odds;
   const stationOf = (id: string) => faultOf(id)?.kinds[job.machine.kind]?.station;
   const suspects = faults.filter((f) => f.suspect && (station ? stationOf(f.id) === station : shownOdds(f) >= 0.005));
-  const others = faults.filter((f) => !f.suspect && f.probability >= 0.03);
+  // What was mended here is nothing that such machines have besides.
+  const others = faults.filter((f) => !f.suspect && f.probability >= 0.03 && !job.repaired.includes(f.id));
   const shown = all || station ? suspects : suspects.slice(0, SHORT);
   return (
     <section aria-label="Odds of the faults" aria-busy={!fresh} className={styles.odds}>
