@@ -396,17 +396,19 @@ function askedFirst({ complaints }: CompiledKind, said: readonly string[], rows:
  * a plug. Common practice, no source; that dead work goes before live work is the rule of EN 50110-1 too, from memory.
  */
 function quickBeforeLive(
-  { checks, rules }: CompiledKind,
+  { checks, faults, rules }: CompiledKind,
   [first, ...others]: NextAction[],
   shows: (check: string) => number,
 ): NextAction | undefined {
+  const takesParts = ({ check }: NextAction) =>
+    (faults.find((f) => f.id === repairedFault(check))?.repair.parts ?? []).length > 0;
   const isLive = ({ check }: NextAction) =>
     checks.find((c) => c.id === check)?.cautions?.some((c) => rules.live.has(c)) ?? false;
   if (!first || !isLive(first)) return undefined;
   const effort = (r: NextAction) => r.minutes + r.openingMinutes;
   return others
     .filter((r) => effort(r) <= QUICK && !isLive(r) && r.heldBackBy.length === 0)
-    .filter((r) => shows(r.check) >= LIKELY_ENOUGH && r.total - first.total <= ASKED_MINUTES)
+    .filter((r) => shows(r.check) >= LIKELY_ENOUGH && r.total - first.total <= ASKED_MINUTES && !takesParts(r))
     .sort((a, b) => shows(b.check) / effort(b) - shows(a.check) / effort(a))[0];
 }
 

@@ -78,7 +78,7 @@ export function problemsIn(knowledge: Knowledge, raisedElsewhere: readonly strin
           say(at(`check ${check.id} sets ${what}, which is not there`));
       }
       for (const fault of check.putsRight ?? [])
-        if (!faultIds.has(fault) && !knowledge.faults.some((f) => f.id === fault))
+        if (!knowledge.faults.some((f) => f.id === fault))
           say(at(`check ${check.id} puts right ${fault}, which is not there`));
       const outcomes = check.aspects.flatMap((a) => a.outcomes.map((o) => o.id));
       unique(at(`check ${check.id}: outcome`), outcomes);

@@ -62,7 +62,7 @@ describe('what is proposed', () => {
     const due = async () => (await readProposal(job)).lines.filter((l) => l.reason.startsWith('Service past due'));
     expect(await due()).toEqual([]);
     const { machine_id } = await shop.db('job').where({ id: job }).first('machine_id');
-    const due2020 = ['pre-filter-wash', 'roll-hair', 'neck-hose-look'].map((item) => ({
+    const due2020 = ['pre-filter-wash', 'roll-hair', 'neck-hose-look', 'bristles'].map((item) => ({
       machine_id,
       item,
       last_done_on: '2020-01-01',
@@ -71,7 +71,11 @@ describe('what is proposed', () => {
     await shop.db('plan').insert(due2020).onConflict(['machine_id', 'item']).merge();
     const lines = await due();
     expect(lines.map((l) => l.group).filter((g) => g !== 'now' && g !== 'wait')).toEqual([]);
-    // A look that is due sells no hose.
+    // What is done now needs no way but the one that is gone for what must be done; what waits has its own, once.
+    const { lines: offered } = await readProposal(job);
+    expect(offered.some((o) => o.group === 'wait' && o.label.startsWith('Opened for it'))).toBe(true);
+    expect(lines.find((l) => l.fault === 'filter-dirty')!.group).toBe('wait');
+    // A look that is due sells no hose, and sets nothing that was not measured.
     expect(new Set(lines.map((l) => l.fault))).toEqual(new Set(['filter-dirty', 'roll-bound-by-hair']));
     await recordFindings(shop.person, job, {
       ...(await base(job)),

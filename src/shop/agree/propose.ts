@@ -147,7 +147,16 @@ export function proposalOf({
   const waiting = (must.length === 0 ? [] : left)
     .filter((e) => e.remaining <= SOON_YEARS && e.chance >= UNLIKELY)
     .slice(0, MOST_LEFT);
-  const walked = new Set([...open, ...further.map((s) => s.id)]);
+  const bare = new Set([...open, ...further.map((s) => s.id)]);
+  const walked = new Set(bare);
+  // The way to what can wait, once, where it is not gone already.
+  const openFor = (fault: string, label: string) => {
+    const more = way([fault]).filter((s) => !walked.has(s.id));
+    for (const s of more) walked.add(s.id);
+    if (more.length === 0) return;
+    const told = `Opened for it, and closed again: ${label.toLowerCase()}`;
+    lines.push(labour(`way-${fault}`, 'wait', told, minutesOf(more)));
+  };
   for (const e of waiting) {
     lines.push(
       ...repairLines(e.wear.fault, kind, facts, taken, {
@@ -156,28 +165,19 @@ export function proposalOf({
         until: addDays(today, Math.round(e.remaining / DAY_YEARS)).slice(0, 7),
       }),
     );
-    const more = way([e.wear.fault]).filter((s) => !walked.has(s.id));
-    for (const s of more) walked.add(s.id);
-    if (more.length > 0)
-      lines.push(
-        labour(
-          `way-${e.wear.fault}`,
-          'wait',
-          `Opened for it, and closed again: ${e.wear.label.toLowerCase()}`,
-          minutesOf(more),
-        ),
-      );
+    openFor(e.wear.fault, e.wear.label);
   }
   // It was said at the counter that its service is past due: here is where it is offered, while the machine is open.
   for (const { fault, dueOn } of must.length === 0 ? [] : pastDue(kind, facts)) {
     if (lines.some((l) => l.fault === fault)) continue;
-    const more = way([fault]).filter((s) => !walked.has(s.id));
+    const isFurther = way([fault]).some((s) => !bare.has(s.id));
     lines.push(
       ...repairLines(fault, kind, facts, taken, {
-        group: more.length > 0 ? 'wait' : 'now',
+        group: isFurther ? 'wait' : 'now',
         reason: `Service past due since ${dueOn}.`,
       }),
     );
+    openFor(fault, faultOf(fault).repair.label);
   }
   for (const d of facts.agree.declinedBefore.filter((x) => !lines.some((l) => l.fault === x.fault)).slice(0, MOST_LEFT))
     if (d.fault !== null && kind.id in (faultById(d.fault)?.kinds ?? {}))
@@ -281,7 +281,10 @@ const isSeenFine = (fault: string, { findings }: JobFacts): boolean =>
 function pastDue(kind: Kind, facts: JobFacts): { fault: string; dueOn: string }[] {
   if (facts.complaints.length === 0) return [];
   return facts.service.flatMap(({ item, state, said, dueOn }) => {
-    const fault = planItem(item)?.repairs.find((f) => kind.id in (faultById(f)?.kinds ?? {}) && isCleaning(f));
+    const due = planItem(item);
+    // What is measured says itself what it asks for.
+    if (!due || due.reading) return [];
+    const fault = due.repairs.find((f) => kind.id in (faultById(f)?.kinds ?? {}) && isCleaning(f));
     return state === 'past' && said === null && dueOn !== null && fault && !isSeenFine(fault, facts)
       ? [{ fault, dueOn }]
       : [];

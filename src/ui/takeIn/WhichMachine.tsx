@@ -64,9 +64,13 @@ export function WhichMachine({ form, models, kinds, trade, today, onChosen }: Pr
         </Chosen>
         {m.standing && <Notice title={`Always, for ${m.owner}: ${m.standing}`} />}
         {m.note && <Notice title={`Noted on this machine: ${m.note}`} />}
-        {m.openFaults.length > 0 && trade && (
+        {m.openFaults.length > 0 && (
           <Notice
-            title={`Left open before: ${m.openFaults.map((f) => trade.faultLabel(f).toLowerCase()).join(', ')}.`}
+            title={
+              trade
+                ? `Left open before: ${m.openFaults.map((f) => trade.faultLabel(f).toLowerCase()).join(', ')}.`
+                : 'Something was left open before: its card says what.'
+            }
           />
         )}
         {m.nextDueOn && m.nextDueOn < today && (
