@@ -32,14 +32,15 @@ describe('the shipped knowledge', () => {
     expect(problems).toContain('complaint sings names caution nonsense, which is not there');
   });
 
-  test('what a complaint asks for first and what a check is made after must be there', () => {
+  test('what a complaint asks for first and what a check is made after or puts right must be there', () => {
     const problems = problemsIn({
       ...knowledge,
       complaints: knowledge.complaints.map((c) => (c.id === 'dead' ? { ...c, asksFirst: ['palm-reading'] } : c)),
-      checks: knowledge.checks.map((c) => (c.id === 'cord-flex' ? { ...c, madeAfter: 'prayer' } : c)),
+      checks: knowledge.checks.map((c) => (c.id === 'cord-flex' ? { ...c, madeAfter: 'prayer', putsRight: ['gout'] } : c)),
     });
     expect(problems).toContain('complaint dead asks for palm-reading first, which is not there');
     expect(problems).toContain('check cord-flex is made after prayer, which is not there');
+    expect(problems.join('\n')).toContain('check cord-flex puts right gout, which is not there');
   });
 
   test('every group of parts that a repair takes has its minutes', () => {
