@@ -36,7 +36,9 @@ describe('the shipped knowledge', () => {
     const problems = problemsIn({
       ...knowledge,
       complaints: knowledge.complaints.map((c) => (c.id === 'dead' ? { ...c, asksFirst: ['palm-reading'] } : c)),
-      checks: knowledge.checks.map((c) => (c.id === 'cord-flex' ? { ...c, madeAfter: 'prayer', putsRight: ['gout'] } : c)),
+      checks: knowledge.checks.map((c) =>
+        c.id === 'cord-flex' ? { ...c, madeAfter: 'prayer', putsRight: ['gout'] } : c,
+      ),
     });
     expect(problems).toContain('complaint dead asks for palm-reading first, which is not there');
     expect(problems).toContain('check cord-flex is made after prayer, which is not there');
