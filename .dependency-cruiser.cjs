@@ -68,6 +68,19 @@ module.exports = {
         dependencyTypesNot: ['dynamic-import', 'type-only'],
       },
     },
+    {
+      // A page of one machine is told of its kind; what is known of all the others would be the larger half of it.
+      name: 'one-machine-one-kind',
+      severity: 'error',
+      from: {
+        path: '^src/ui/(job|jobScreen|find|board|drawing|machines)/|^src/ui/strip/wayIn',
+        pathNot: '\\.(test|fixture)\\.tsx?$|/everyKind\\.ts$',
+      },
+      to: {
+        path: '^src/(knowledge/(index|kinds/index|repairWork|tradeBook|ownersIdea|atTheCounter)\\.ts|core/gauges/catalogue)',
+        dependencyTypesNot: ['dynamic-import', 'type-only'],
+      },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'tests-are-leaves',

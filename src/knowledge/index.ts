@@ -1,5 +1,4 @@
-import type { Fault, Kind, Knowledge } from '@/core/diagnosis/knowledge';
-import { kindOf } from '@/core/diagnosis/finderCase';
+import { kindOf, type Fault, type Kind, type Knowledge } from '@/core/diagnosis/knowledge';
 import { holdingPower } from '@/core/diagnosis/rules';
 import { problemsIn } from '@/core/diagnosis/validateKnowledge';
 import { assemble } from './assemble';

@@ -1,9 +1,8 @@
-import { cautionsFor, type Kind } from '@/core/diagnosis/knowledge';
+import { cautionsFor, type Kind, type Knowledge } from '@/core/diagnosis/knowledge';
 import type { StripStep } from '@/core/strip/procedure';
-import { knowledge } from '.';
 
 /** One step as the screens show it. */
-export function stepView(kind: Kind, s: StripStep) {
+export function stepView(knowledge: Knowledge, kind: Kind, s: StripStep) {
   return {
     id: s.id,
     access: s.access,

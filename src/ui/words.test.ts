@@ -1,6 +1,7 @@
 import { kinds } from '@/knowledge/kinds';
 import { knowledge } from '@/knowledge';
 import { checksOf } from '@/core/diagnosis/knowledge';
+import './job/everyKind';
 import { ageWords, stationSentence } from './board/stationState';
 import { doingOf, evidenceWords, findingWords, outcomeLabel } from './job/labels';
 import { dayWords } from './parts/dayWords';

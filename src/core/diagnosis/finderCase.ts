@@ -3,7 +3,7 @@ import type { Answer, Assessment, AssessInput } from './assessment';
 import { cautionsInForce, replay } from './benchState';
 import { referencesOf } from './classifyReading';
 import { compileKind, shippedPriors } from './compileKind';
-import type { Kind, Knowledge } from './knowledge';
+import { kindOf, type Kind, type Knowledge } from './knowledge';
 import { learnedPriors, type Tallies } from './learnPriors';
 import { ImpossibleEvidenceError } from './network';
 import { observe } from './observe';
@@ -49,13 +49,6 @@ export interface BenchState {
   open: string[];
   minutesSpent: number;
   cautions: string[];
-}
-
-/** @throws RangeError for a kind that is not known */
-export function kindOf(knowledge: Knowledge, id: string): Kind {
-  const kind = knowledge.kinds.find((k) => k.id === id);
-  if (!kind) throw new RangeError(`There is no kind ${id}.`);
-  return kind;
 }
 
 /**

@@ -247,6 +247,13 @@ export interface Knowledge {
   partMinutes?: Record<string, number>;
 }
 
+/** @throws RangeError for a kind that is not known */
+export function kindOf(knowledge: Knowledge, id: string): Kind {
+  const kind = knowledge.kinds.find((k) => k.id === id);
+  if (!kind) throw new RangeError(`There is no kind ${id}.`);
+  return kind;
+}
+
 /** "Plug out", in the words of a machine that has no plug, and the caution that goes with it. */
 const MADE_DEAD: Record<Supply, { words: string; caution: string | null }> = {
   mains: { words: 'Plug out', caution: 'unplug-before-opening' },

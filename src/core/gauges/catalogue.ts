@@ -35,11 +35,6 @@ export function gaugeById(id: string): AnyGauge | undefined {
   return gauges.find((g) => g.id === id);
 }
 
-/** What a gauge starts with when it is opened from a check, as it was asked there. */
-export function openedFrom(gauge: AnyGauge, check: string, condition?: string): RawValues {
-  return { ...gauge.opens?.[check], ...(condition ? gauge.opens?.[`${check}/${condition}`] : {}) };
-}
-
 export type Reckoned = { answer: GaugeAnswer; problems?: undefined } | { answer?: undefined; problems: GaugeProblem[] };
 
 /** Reads the fields and reckons; what is wrong comes back field by field. */

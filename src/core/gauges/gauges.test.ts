@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { knowledge } from '@/knowledge';
 import { parseQuantity } from '../units/units';
 import { withUnit } from '../units/unitSystem';
-import { gaugeById, gauges, reckon, type AnyGauge, openedFrom } from './catalogue';
+import { gaugeById, gauges, reckon, type AnyGauge } from './catalogue';
+import { doorOf, openedFrom } from './door';
 import type { RawValues } from './fields';
 import type { GaugeAnswer } from './gauge';
 
@@ -257,7 +258,7 @@ describe('opened from a check', () => {
           expect(field.sort === 'choice' && field.options.some((o) => o.id === value)).toBe(true);
         }
       }
-    expect(openedFrom(gaugeById('supply-and-cord')!, 'head-socket-volts', 'roll-off')).toEqual({
+    expect(openedFrom(doorOf(gaugeById('supply-and-cord')!), 'head-socket-volts', 'roll-off')).toEqual({
       asks: 'reading',
       roll: 'off',
     });

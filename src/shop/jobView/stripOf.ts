@@ -55,7 +55,7 @@ export function stripOf(
   const last = opened.at(-1);
   const order = bestOrder(ahead, last ? { lie: last.lie, tool: last.tool } : undefined);
   const tray = trayOf(opened, closed, state.losses);
-  const viewOf = (s: StripStep) => ({ ...stepView(kind, s), pressed: pressed.has(s.id) });
+  const viewOf = (s: StripStep) => ({ ...stepView(knowledge, kind, s), pressed: pressed.has(s.id) });
   const has = (stations: readonly string[]) => stations.length === 0 || stations.some((s) => !dropped.has(s));
   return {
     strip: {

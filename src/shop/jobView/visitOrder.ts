@@ -2,6 +2,7 @@ import type { Kind } from '@/core/diagnosis/knowledge';
 import { bestOrder } from '@/core/strip/bestOrder';
 import type { Procedure, StripStep } from '@/core/strip/procedure';
 import { stepsToOpen } from '@/core/strip/reach';
+import { knowledge } from '@/knowledge';
 import { planItem } from '@/knowledge/plans';
 import { stepView } from '@/knowledge/stepView';
 import type { ServiceLine, VisitOrder } from './dto';
@@ -47,7 +48,7 @@ export function visitOrder(
   return {
     lines: order.steps.map((l) =>
       l.step
-        ? { sort: 'step', step: { ...stepView(kind, l.step), pressed: false } }
+        ? { sort: 'step', step: { ...stepView(knowledge, kind, l.step), pressed: false } }
         : { sort: 'item', item: l.id.slice(ITEM.length) },
     ),
     turnings: order.turnings,

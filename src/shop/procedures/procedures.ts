@@ -66,7 +66,7 @@ function bookOf(kindId: string, model: ProcedureBook['model'], rows: readonly Pr
     changes,
     problems,
     steps: procedure.steps.map((s) => ({
-      ...stepView(kindOf(kindId), s),
+      ...stepView(knowledge, kindOf(kindId), s),
       needs: s.needs,
       back: {
         label: s.back.label,
@@ -106,7 +106,7 @@ export function wayFor(kindId: string, faults: readonly string[], changes: reado
     kind: kindId,
     faults: works.map((w) => ({ fault: w.fault, ...repairNeeds(w.fault) })),
     ...order,
-    steps: order.steps.map((s) => stepView(kind, s)),
+    steps: order.steps.map((s) => stepView(knowledge, kind, s)),
     back: wayBack(procedure, order.steps, works),
   };
 }

@@ -1,4 +1,5 @@
 import type { Worth } from '@/core/money/worth';
+import '../job/everyKind';
 import { worthWords } from './worthWords';
 
 const worth = (id: string, perYearMinor: number): Worth => ({

@@ -4,12 +4,12 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Aspect } from '@/core/diagnosis/knowledge';
-import { gauges } from '@/core/gauges/catalogue';
 import { ambiguity, formatQuantity, parseQuantity, UNITS, type Quantity } from '@/core/units/units';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { gaugeAddress } from '../job/gaugeAddress';
 import { aspectFor, cautionOf, doingOf, faultLabel, isRollTurned, outcomeLabel, type Doing } from '../job/labels';
+import { bookOf } from '../job/trade';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Key } from '../parts/Key';
 import { percent, Reading } from '../parts/Reading';
@@ -293,8 +293,8 @@ function ReadingEntry({
       <Press type="submit" disabled={disabled || typed === ''} className={styles.answer}>
         Keep
       </Press>
-      {gauges
-        .filter((g) => g.answers.includes(checkId))
+      {bookOf(job.machine.kind)
+        .gauges.filter((g) => g.answers.includes(checkId))
         .map((g) => (
           <TextLink key={g.id} href={gaugeAddress(g, job, checkId, aspect.condition)} className={styles.toGauge}>
             Reckon it: {g.label}

@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import '../job/everyKind';
 import { jobInFind } from '../job/job.fixture';
 import { doingOf } from '../job/labels';
 import { furnishBrowser } from '../testBench.fixture';

@@ -6,8 +6,8 @@ import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
-import { knowledge } from '@/knowledge';
 import { FormText } from '../forms/FormText';
+import { toldKind } from '../job/trade';
 import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 
@@ -28,10 +28,7 @@ export function OtherPart({ desk }: { desk: JobDesk }) {
       setOpen(false);
     },
   });
-  const kind = kindOfModel(
-    knowledge.kinds.find((k) => k.id === job.machine.kind)!,
-    job.machine.addedStations,
-  );
+  const kind = kindOfModel(toldKind(job.machine.kind), job.machine.addedStations);
   const stations = kind.lines.flatMap((l) => l.stations).filter((s) => !job.machine.droppedStations.includes(s.id));
   if (!open)
     return (

@@ -2,6 +2,7 @@
 import { act, screen } from '@testing-library/react';
 import { gauges } from '@/core/gauges/catalogue';
 import { knowledge } from '@/knowledge';
+import '../job/everyKind';
 import { jobInFind } from '../job/job.fixture';
 import type { JobDesk } from '../job/useJob';
 import { furnishBrowser, stand } from '../testBench.fixture';

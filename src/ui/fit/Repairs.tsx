@@ -7,6 +7,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { triedInVain } from '@/core/diagnosis/triedInVain';
 import { gauges } from '@/core/gauges/catalogue';
+import { doorOf } from '@/core/gauges/door';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { gaugeAddress } from '../job/gaugeAddress';
 import { faultOf, repairLabel } from '../job/labels';
@@ -78,7 +79,12 @@ function Measured({ fault, job }: { fault: string; job: JobFacts }) {
   return (
     <Box className="no-print" sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', pl: 5.25, pb: 0.75 }}>
       {offered.map(({ g, group }) => (
-        <Link key={g.id} component={NextLink} href={gaugeAddress(g, job, `part/${group}`)} sx={{ minHeight: 28 }}>
+        <Link
+          key={g.id}
+          component={NextLink}
+          href={gaugeAddress(doorOf(g), job, `part/${group}`)}
+          sx={{ minHeight: 28 }}
+        >
           Measure it: {g.label}
         </Link>
       ))}

@@ -13,6 +13,7 @@ import { knowledge } from '@/knowledge';
 import { planItems } from '@/knowledge/plans';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { JobConflict } from '../job/JobConflict';
+import '../job/everyKind';
 import { allDoings } from '../job/labels';
 import { useJob } from '../job/useJob';
 import { Notice } from '../parts/Notice';

@@ -6,6 +6,7 @@ import GlobalStyles from '@mui/material/GlobalStyles';
 import Typography from '@mui/material/Typography';
 import { visits } from '@/knowledge/counter';
 import type { CareSheetView } from '@/shop/careSheet/dto';
+import '../job/everyKind';
 import { complaintLabel } from '../job/labels';
 import { dayAt } from '../parts/instants';
 import { photographUrl } from '../parts/photographUrl';

@@ -10,13 +10,12 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { Controller } from 'react-hook-form';
 import { stepsApart } from '@/core/strip/wayBack';
-import { knowledge } from '@/knowledge';
-import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { arrivalSigns, endings } from '@/knowledge/counter';
 import type { Ending, JobFacts } from '@/shop/jobView/dto';
 import { Papers, Payment } from '../agree/Papers';
 import { FormText } from '../forms/FormText';
-import { faultLabel } from '../job/labels';
+import { faultLabel, ideaAnswered } from '../job/labels';
+import { bookOf } from '../job/trade';
 import { useDeedForm } from '../job/useDeedForm';
 import { BesidesLeft } from '../job/StillOpen';
 import type { JobDesk } from '../job/useJob';
@@ -100,9 +99,8 @@ function Ends({ desk }: { desk: JobDesk }) {
   // The likely ones first: what it was is mostly among them; any other fault of the kind is found by its words.
   const offered = useMemo(
     () =>
-      knowledge.faults
-        .filter((f) => job.machine.kind in f.kinds)
-        .map((f) => f.id)
+      bookOf(job.machine.kind)
+        .knowledge.faults.map((f) => f.id)
         .sort((a, b) => (probability.get(b) ?? 0) - (probability.get(a) ?? 0)),
     [job.machine.kind, probability],
   );

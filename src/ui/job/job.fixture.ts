@@ -1,6 +1,7 @@
 import { reckonCase } from '@/core/diagnosis/finderCase';
 import type { JobState } from '@/data/jobState';
 import { knowledge } from '@/knowledge';
+import './everyKind';
 import type { AssessmentView, OddsView } from '@/shop/finding/dto';
 import { caseOfJob } from '@/shop/jobView/caseOfJob';
 import type { JobFacts } from '@/shop/jobView/dto';

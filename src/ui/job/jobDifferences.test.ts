@@ -1,3 +1,4 @@
+import './everyKind';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { jobDifferences } from './jobDifferences';
 

@@ -1,18 +1,17 @@
-import { repairWorkOf } from '@/knowledge/repairWork';
 import { repairedFault } from '@/core/diagnosis/doing';
-import { faultById, faultLabel, knowledge } from '@/knowledge';
+import { cautionsFor, checksOf, type Aspect, type Check } from '@/core/diagnosis/knowledge';
+import { ideaBecame } from '@/core/diagnosis/ownersIdea';
 import { formatQuantity, type Quantity } from '@/core/units/units';
-import type { Aspect, Caution, Check } from '@/core/diagnosis/knowledge';
 import type { JobFacts } from '@/shop/jobView/dto';
-import { cautionsFor, checksOf } from '@/core/diagnosis/knowledge';
+import { bookOf, cautionOf, complaintOf, faultLabel, faultOf } from './trade';
 
-const complaints = new Map(knowledge.complaints.map((c) => [c.id, c]));
-const cautions = new Map(knowledge.cautions.map((c) => [c.id, c]));
+export { cautionOf, faultLabel, faultOf } from './trade';
+export const repairLabel = (fault: string) => faultOf(fault)?.repair.label ?? faultLabel(fault);
+export const complaintLabel = (id: string) => complaintOf(id)?.label ?? id;
 
-export { faultById as faultOf, faultLabel } from '@/knowledge';
-export const repairLabel = (fault: string) => faultById(fault)?.repair.label ?? faultLabel(fault);
-export const complaintLabel = (id: string) => complaints.get(id)?.label ?? id;
-export const cautionOf = (id: string): Caution => cautions.get(id) ?? { id, label: id, when: '', text: '' };
+/** What became of the owner's own idea. */
+export const ideaAnswered = (idea: string, found: readonly string[], complaints: readonly string[]) =>
+  ideaBecame(faultOf, idea, found, complaints);
 
 /** Cautions in force that hold back everything that needs power, in words; empty when there are none. */
 export function heldPower(job: Pick<JobFacts, 'cautions'>): string {
@@ -25,7 +24,8 @@ export function heldPower(job: Pick<JobFacts, 'cautions'>): string {
 
 /** Cautions of the repairs of some faults, each once, where they bite on this kind. */
 export function repairCautions(kindId: string, faultIds: readonly string[]): string[] {
-  return [...new Set(faultIds.flatMap((id) => cautionsFor(knowledge, kindId, faultById(id)?.repair.cautions ?? [])))];
+  const { knowledge } = bookOf(kindId);
+  return [...new Set(faultIds.flatMap((id) => cautionsFor(knowledge, kindId, faultOf(id)?.repair.cautions ?? [])))];
 }
 
 /** What can be done next, a check or a repair, in one shape for the screen. */
@@ -43,6 +43,7 @@ export interface Doing {
 
 /** The caution that asks for the roll to be turned by hand before it is run, where there is a roll. */
 function spinCautions(kindId: string): string[] {
+  const { knowledge } = bookOf(kindId);
   return cautionsFor(
     knowledge,
     kindId,
@@ -54,14 +55,14 @@ function spinCautions(kindId: string): string[] {
 export function doingOf(kindId: string, id: string): Doing | null {
   const repaired = repairedFault(id);
   if (repaired !== null) {
-    const fault = faultById(repaired);
+    const fault = faultOf(repaired);
     if (!fault) return null;
     return {
       id,
       label: fault.repair.power ? `${fault.repair.label}, run it` : fault.repair.label,
       how: [
         'Do the repair on suspicion: it is the best next step.',
-        ...(kindId in fault.kinds ? repairWorkOf(kindId, fault.id).steps.map((s) => s.label) : []),
+        ...(bookOf(kindId).repairSteps[fault.id] ?? []),
         fault.repair.power ? 'Turn by hand what can be turned, then run it for seconds.' : 'Try it by hand.',
         'Is the complaint gone?',
       ],
@@ -84,12 +85,12 @@ export function doingOf(kindId: string, id: string): Doing | null {
       repairs: fault.id,
     };
   }
-  const check = checksOf(knowledge, kindId).find((c) => c.id === id);
+  const check = checksOf(bookOf(kindId).knowledge, kindId).find((c) => c.id === id);
   return check ? { ...check, repairs: null } : null;
 }
 
 export function allDoings(kindId: string): Check[] {
-  return checksOf(knowledge, kindId);
+  return checksOf(bookOf(kindId).knowledge, kindId);
 }
 
 /** Whether the roll was turned by hand in this job, and was free. */
@@ -127,7 +128,7 @@ export function outcomeLabel(kindId: string, checkId: string, outcome: string): 
 
 /** Evidence ids of the engine in words: a complaint, `check=outcome`, `check@condition`, `check`, `repair:fault`. */
 export function evidenceWords(kindId: string, finding: string): string {
-  if (complaints.has(finding)) return `Complaint: ${complaintLabel(finding).toLowerCase()}`;
+  if (complaintOf(finding)) return `Complaint: ${complaintLabel(finding).toLowerCase()}`;
   if (finding.startsWith('arrival:'))
     return `On arrival: ${cautionOf(finding.slice('arrival:'.length)).label.toLowerCase()}`;
   const [check, outcome] = finding.split('=');

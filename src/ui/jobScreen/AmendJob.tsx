@@ -1,8 +1,8 @@
 'use client';
 
-import { knowledge } from '@/knowledge';
 import type { JobChanges, JobFacts } from '@/shop/jobView/dto';
 import { EditSheet } from '../sheet/EditSheet';
+import { bookOf } from '../job/trade';
 import type { JobDesk } from '../job/useJob';
 
 const values = (job: JobFacts) => ({
@@ -25,8 +25,8 @@ export function AmendJob({ desk, onClose }: { desk: JobDesk; onClose: () => void
           name: 'complaints',
           label: 'Complaints',
           sort: 'several',
-          choices: knowledge.complaints
-            .filter((c) => c.kinds.includes(job.machine.kind))
+          choices: bookOf(job.machine.kind)
+            .knowledge.complaints.filter((c) => c.kinds.includes(job.machine.kind))
             .map((c) => ({ value: c.id, label: c.label })),
           help: 'As they were meant. One that the bench does not find is struck beside the words instead.',
         },

@@ -1,7 +1,7 @@
 'use client';
 
-import { gaugeById } from '@/core/gauges/catalogue';
 import { instantAt } from '../parts/instants';
+import { bookOf } from '../job/trade';
 import type { JobDesk } from '../job/useJob';
 import { Words } from '../parts/Words';
 import { TextLink } from '../parts/TextLink';
@@ -12,13 +12,14 @@ import { Press } from '../parts/Press';
 export function JobGauges({ desk }: { desk: JobDesk }) {
   const { job, busy, act } = desk;
   const closed = job.stage === 'closed';
+  const { gauges: doors } = bookOf(job.machine.kind);
   return (
     <section aria-label="Gauges" className={styles.gauges}>
       <Words size="h3" as="h2">
         Measured
       </Words>
       {job.gauges.map((g) => {
-        const gauge = gaugeById(g.gauge);
+        const gauge = doors.find((d) => d.id === g.gauge);
         return (
           <div key={g.id} className={styles.measured}>
             <Words>

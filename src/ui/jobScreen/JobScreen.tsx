@@ -7,12 +7,14 @@ import { repairedFault } from '@/core/diagnosis/doing';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
 import { isAnyWorn } from '@/core/service/isAnyWorn';
 import { lineSplits } from '@/core/diagnosis/lineSplit';
-import { knowledge } from '@/knowledge';
 import type { AssessmentView, OddsView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
 import { FindWork } from '../find/FindWork';
+import { useLater } from '../asking/useLater';
+import { bookOf, isTold, tellWritten, toldKind } from '../job/trade';
+import { NotFetched } from '../parts/NotFetched';
 import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { faultOf } from '../job/labels';
@@ -22,7 +24,7 @@ import { FromItsSide } from '../drawing/FromItsSide';
 import { JobGauges } from './JobGauges';
 import { MachinePast } from './MachinePast';
 import { TakenIn } from './TakenIn';
-import { useJob } from '../job/useJob';
+import { useJob, type JobDesk } from '../job/useJob';
 import { classes, Words } from '../parts/Words';
 import { TextLink } from '../parts/TextLink';
 import styles from './job.module.css';
@@ -38,32 +40,35 @@ const JobConflict = dynamic(() => import('../job/JobConflict').then((m) => m.Job
 const JobBook = dynamic(() => import('./JobBook').then((m) => m.JobBook));
 const HandBackWork = dynamic(() => import('../handBack/HandBackWork').then((m) => m.HandBackWork));
 
-/** One job: the stages as a rail, the board at the top, the stage's work below, the machine's past at the side. */
-export function JobScreen({
-  initial,
-  told,
-  stage,
-  me,
-}: {
+interface Props {
   initial: JobFacts;
   /** The odds, when they are known already, or on their way. */
   told: OddsView | Promise<OddsView>;
+  /** What is known of the machine's kind, as the server wrote it. */
+  book: string;
   stage: StageId;
   /** Who is signed in. */
   me: string;
-}) {
-  const router = useRouter();
+}
+
+/** One job: the stages as a rail, the board at the top, the stage's work below, the machine's past at the side. */
+export function JobScreen({ initial, told, book, stage, me }: Props) {
+  tellWritten(initial.machine.kind, book);
   const desk = useJob(initial, told);
+  const { kind } = desk.job.machine;
+  // Somebody corrected what the machine is while this page was open: then its book is fetched with all others.
+  const every = useLater('every kind', () => import('../job/everyKind'), !isTold(kind));
+  if (!isTold(kind))
+    return <NotFetched failed={every.failed} what="What is known of this machine" again={every.again} />;
+  return <ToldScreen desk={desk} stage={stage} me={me} />;
+}
+
+function ToldScreen({ desk, stage, me }: { desk: JobDesk; stage: StageId; me: string }) {
+  const router = useRouter();
   const { job, odds } = desk;
   const { addedStations } = job.machine;
-  const kind = useMemo(
-    () =>
-      kindOfModel(
-        knowledge.kinds.find((k) => k.id === job.machine.kind)!,
-        addedStations,
-      ),
-    [job.machine.kind, addedStations],
-  );
+  const { knowledge } = bookOf(job.machine.kind);
+  const kind = useMemo(() => kindOfModel(toldKind(job.machine.kind), addedStations), [job.machine.kind, addedStations]);
   const [looked, setLooked] = useState<string | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
   const states = useMemo(() => boardStates(job, odds, looked), [job, odds, looked]);
@@ -71,7 +76,7 @@ export function JobScreen({
     if (!looked || job.stage === 'closed') return [];
     const odds = Object.fromEntries(Object.entries(states).map(([id, s]) => [id, s.odds ?? 0]));
     return lineSplits(knowledge, kind, job.machine.droppedStations, looked, odds);
-  }, [job, looked, states, kind]);
+  }, [job, looked, states, kind, knowledge]);
   const go = async (to: Exclude<StageId, 'take-in'>) => {
     if (job.stage === 'closed' || (await desk.act('move-stage', { to }))) router.push(`/jobs/${job.id}/${to}`);
   };
@@ -202,7 +207,8 @@ const hasFound = (job: JobFacts) => job.proved.length > 0 || isAnyWorn(job.servi
 /** What the board shows of a job: odds where a fault may stand behind the complaint, proof, what is open, age of parts. */
 function boardStates(job: JobFacts, odds: AssessmentView | null, looked: string | null): Record<string, StationState> {
   const kindId = job.machine.kind;
-  const kind = knowledge.kinds.find((k) => k.id === kindId)!;
+  const { knowledge } = bookOf(kindId);
+  const kind = toldKind(kindId);
   const states: Record<string, StationState> = {};
   const at = (station: string) => (states[station] ??= {});
   const absent: Record<string, number> = {};

@@ -1,11 +1,10 @@
-import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { arrivalSigns, endings } from '@/knowledge/counter';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
 import { Complaints } from '../job/Complaints';
 import { foundOrVisit } from '../job/endedWords';
-import { faultLabel } from '../job/labels';
+import { faultLabel, ideaAnswered } from '../job/labels';
 import type { JobDesk } from '../job/useJob';
 import { classes, Words } from '../parts/Words';
 import { TextLink } from '../parts/TextLink';

@@ -1,4 +1,3 @@
-import { knowledge } from '@/knowledge';
 import { arrivalSigns } from '@/knowledge/counter';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { CautionPlate } from '../parts/CautionPlate';
@@ -6,6 +5,7 @@ import { instantAt } from '../parts/instants';
 import { TermList } from '../parts/TermList';
 import { JobPhotographs } from './JobPhotographs';
 import { cautionOf, complaintLabel } from '../job/labels';
+import { toldKind } from '../job/trade';
 import { Words } from '../parts/Words';
 import styles from './job.module.css';
 
@@ -51,6 +51,6 @@ export function TakenIn({ job }: { job: JobFacts }) {
 }
 
 function stationLabel(job: JobFacts, id: string): string {
-  const kind = knowledge.kinds.find((k) => k.id === job.machine.kind)!;
+  const kind = toldKind(job.machine.kind);
   return [...kind.lines.flatMap((l) => l.stations), ...job.machine.addedStations].find((s) => s.id === id)?.label ?? id;
 }

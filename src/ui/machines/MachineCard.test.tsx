@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, within } from '@testing-library/react';
+import { writtenBook } from '@/knowledge/tradeBook';
 import type { MachineCardView } from '@/shop/machines/dto';
 import { furnishBrowser, stand } from '../testBench.fixture';
 import { MachineCard } from './MachineCard';
@@ -94,7 +95,7 @@ const card: MachineCardView = {
 } as unknown as MachineCardView;
 
 const show = (more: Partial<MachineCardView> = {}, may = { mayMove: true, mayAudit: true }) =>
-  stand(<MachineCard card={{ ...card, ...more }} {...may} />);
+  stand(<MachineCard card={{ ...card, ...more }} book={writtenBook(card.kind)} {...may} />);
 const settle = () => act(async () => {});
 beforeEach(() => furnishBrowser());
 

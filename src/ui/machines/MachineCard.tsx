@@ -2,7 +2,6 @@
 
 import { useMemo } from 'react';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
-import { knowledge } from '@/knowledge';
 import type { MachineCardView } from '@/shop/machines/dto';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
@@ -10,6 +9,7 @@ import { JobPhotographs } from '../jobScreen/JobPhotographs';
 import { endings } from '@/knowledge/counter';
 import { foundOrVisit } from '../job/endedWords';
 import { faultLabel } from '../job/labels';
+import { tellWritten, toldKind } from '../job/trade';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
@@ -33,20 +33,16 @@ const PAGE = 60;
 
 interface Props {
   card: MachineCardView;
+  /** What is known of its kind, as the server wrote it. */
+  book: string;
   mayMove: boolean;
   mayAudit: boolean;
 }
 
 /** One machine's book: the board by the age of its parts, what is due, and all that happened. */
-export function MachineCard({ card, mayMove, mayAudit }: Props) {
-  const kind = useMemo(
-    () =>
-      kindOfModel(
-        knowledge.kinds.find((k) => k.id === card.kind)!,
-        card.addedStations,
-      ),
-    [card.kind, card.addedStations],
-  );
+export function MachineCard({ card, book, mayMove, mayAudit }: Props) {
+  tellWritten(card.kind, book);
+  const kind = useMemo(() => kindOfModel(toldKind(card.kind), card.addedStations), [card.kind, card.addedStations]);
   const states = useMemo(() => {
     const map: Record<string, StationState> = {};
     for (const [station, ageDays] of Object.entries(card.partAgeDays)) map[station] = { ageDays };

@@ -1,5 +1,7 @@
 import { dayWords } from './dayWords';
-import { dayAt, instantAt, momentWords } from './instants';
+import fc from 'fast-check';
+import { zoneOffsets } from '@/shop/settings/zoneOffsets';
+import { dayAt, instantAt, knowClock, momentWords } from './instants';
 
 test('an instant is told in the shop’s zone, not in the server’s', () => {
   expect(instantAt('2026-11-25T23:30:00.000Z', 'UTC')).toBe('2026-11-25 23:30');
@@ -32,3 +34,17 @@ test('days are written as the language writes them, over four years of days', ()
     );
   }
 });
+
+// Lord Howe moves by half an hour, Chatham stands at a quarter, Casablanca moves back for Ramadan, Apia skipped a day in 2011.
+test.each(['Australia/Lord_Howe', 'Pacific/Chatham', 'Africa/Casablanca', 'Pacific/Apia', 'America/New_York', 'UTC'])(
+  'with the clock of %s told, instants are what the browser’s own format writes',
+  (zone) => {
+    const own = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short', timeStyle: 'short' });
+    const told = zoneOffsets(zone, new Date('2026-11-28T00:00:00Z'));
+    knowClock(told);
+    const same = (at: number) => expect(instantAt(new Date(at).toISOString(), zone)).toBe(own.format(at));
+    for (const hour of told.fromHours) for (const minute of [-1, 0, 1]) same(hour * 3_600_000 + minute * 60_000);
+    // Before and after what was told as well.
+    fc.assert(fc.property(fc.integer({ min: Date.UTC(2005, 0), max: Date.UTC(2035, 0) }), same), { numRuns: 300 });
+  },
+);

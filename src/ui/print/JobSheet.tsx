@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { arrivalSigns } from '@/knowledge/counter';
 import type { JobSheetView } from '@/shop/jobSheet/dto';
+import '../job/everyKind';
 import { cautionOf, complaintLabel, faultLabel } from '../job/labels';
 import { instantAt } from '../parts/instants';
 import { photographUrl } from '../parts/photographUrl';

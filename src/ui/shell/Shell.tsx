@@ -6,12 +6,14 @@ import { useColorScheme } from '@mui/material/styles';
 import { usePathname, useRouter } from 'next/navigation';
 import { useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import type { ZoneOffsets } from '@/core/units/zoneOffsets';
 import { ScreenLock } from '../lock/ScreenLock';
 import { Key } from '../parts/Key';
 import { Mark } from '../parts/Mark';
 import { Press } from '../parts/Press';
 import { Scanner } from '../parts/Scanner';
 import { signOut } from '../parts/signOut';
+import { knowClock } from '../parts/instants';
 import { classes } from '../parts/Words';
 import NextLink from '../theme/NextLink';
 import styles from './shell.module.css';
@@ -33,13 +35,17 @@ const PLACES = [
 export function Shell({
   person,
   lockMinutes,
+  clock,
   children,
 }: {
   person: { id: number; name: string };
   /** After how many quiet minutes the screen locks itself; null for never. */
   lockMinutes: number | null;
+  /** The shop's, known before anything below tells an instant. */
+  clock: ZoneOffsets;
   children: ReactNode;
 }) {
+  knowClock(clock);
   const [unfolded, setUnfolded] = useState<'search' | 'more' | null>(null);
   const search = useRef<HTMLInputElement>(null);
   const fold = (what: 'search' | 'more') => {

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { mayEnd } from '@/core/strip/tray';
-import { procedures } from '@/knowledge/kinds';
+import { bookOf } from '../job/trade';
 import type { JobDesk } from '../job/useJob';
 
 const SAYS = {
@@ -35,7 +35,7 @@ export function Losses({ desk, atTheEnd = false }: { desk: JobDesk; atTheEnd?: b
   const last = done.findLast((s) => s.fasteners.length > 0);
   const mayBeOver = atTheEnd && last !== undefined && job.stage !== 'closed';
   if (losses.length === 0 && !mayBeOver) return null;
-  const label = (id: string) => procedures[job.machine.kind]!.steps.find((s) => s.id === id)?.label ?? id;
+  const label = (id: string) => bookOf(job.machine.kind).procedure.steps.find((s) => s.id === id)?.label ?? id;
   return (
     <Box component="section" aria-label="Missing and broken pieces">
       {losses.length > 0 && (

@@ -9,11 +9,11 @@ import { useEffect, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { notAgreed } from '@/core/agree/standing';
 import type { Supply } from '@/core/diagnosis/knowledge';
-import { knowledge } from '@/knowledge';
 import type { StepView } from '@/shop/jobView/dto';
 import { MachineDrawing } from '../drawing/MachineDrawing';
 import { CautionGate } from '../job/CautionGate';
 import { cautionOf, repairLabel } from '../job/labels';
+import { toldKind } from '../job/trade';
 import type { JobDesk } from '../job/useJob';
 import { stillToMend } from '../job/toMend';
 import { CautionPlate } from '../parts/CautionPlate';
@@ -107,7 +107,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
   };
 
   // Before every step, also the tenth: it may have been run for a trial in between.
-  const dead = DEAD_FIRST[knowledge.kinds.find((k) => k.id === job.machine.kind)!.supply];
+  const dead = DEAD_FIRST[toldKind(job.machine.kind).supply];
   const repairs = stillToMend(job).map(repairLabel);
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
@@ -271,7 +271,7 @@ export function StripWork({ desk, onDone, onBack }: { desk: JobDesk; onDone: () 
 
 /** What else can be opened, to look or for a service: one touch away from its way in. */
 function ElseToOpen({ job }: { job: JobDesk['job'] }) {
-  const kind = knowledge.kinds.find((k) => k.id === job.machine.kind)!;
+  const kind = toldKind(job.machine.kind);
   const shut = kind.access.filter((a) => !job.open.includes(a.id));
   if (shut.length === 0) return null;
   return (
@@ -297,7 +297,7 @@ function ElseToOpen({ job }: { job: JobDesk['job'] }) {
 }
 
 const accessLabel = (job: JobDesk['job'], access: string) =>
-  knowledge.kinds.find((k) => k.id === job.machine.kind)!.access.find((a) => a.id === access)?.label ?? '';
+  toldKind(job.machine.kind).access.find((a) => a.id === access)?.label ?? '';
 
 /** Touched by a finger and nothing finer: a phone or a tablet. */
 const isPhone = () => window.matchMedia('(pointer: coarse)').matches;

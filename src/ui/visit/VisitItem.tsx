@@ -3,12 +3,11 @@
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import { Controller } from 'react-hook-form';
-import { checksOf } from '@/core/diagnosis/knowledge';
-import { knowledge } from '@/knowledge';
 import { lookOf, placesOf, planItem, type ServiceReading } from '@/knowledge/plans';
 import type { ServiceLine } from '@/shop/jobView/dto';
 import { ambiguity } from '@/core/units/units';
 import { FormText } from '../forms/FormText';
+import { allDoings } from '../job/labels';
 import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { byWords, spanWords } from '@/core/service/dueWords';
@@ -92,7 +91,7 @@ function SayIt({ desk, line, state, onDone }: { desk: JobDesk; line: ServiceLine
   const item = planItem(line.item)!;
   const check = lookOf(item, kind);
   // The first of every aspect is that it is as it should be.
-  const outcomes = checksOf(knowledge, kind)
+  const outcomes = allDoings(kind)
     .filter((c) => c.id === check)
     .flatMap((c) => c.aspects)
     .filter((a) => !a.reading)

@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation';
 import { jobNumber } from '@/app/jobNumber';
 import { orNotFound } from '@/app/orNotFound';
 import { currentPerson } from '@/app/person';
+import { writtenBook } from '@/knowledge/tradeBook';
 import { jobPage } from '@/shop/odds/readJob';
 import { JobScreen } from '@/ui/jobScreen/JobScreen';
 import { STAGES, type StageId } from '@/ui/job/stages';
@@ -21,5 +22,6 @@ export default async function StagePage({ params }: Params) {
   const { facts, odds } = await orNotFound((async () => jobPage(jobNumber(id)))());
   const me = await currentPerson();
   // Facts at once; the odds follow in the same answer when they are worked out.
-  return <JobScreen key={stage} initial={facts} told={odds} stage={stage as StageId} me={me.name} />;
+  const book = writtenBook(facts.machine.kind);
+  return <JobScreen key={stage} initial={facts} told={odds} book={book} stage={stage as StageId} me={me.name} />;
 }

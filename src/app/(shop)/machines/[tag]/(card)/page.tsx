@@ -5,6 +5,7 @@ import { redirect } from 'next/navigation';
 import { orNotFound } from '@/app/orNotFound';
 import { currentPerson } from '@/app/person';
 import { may } from '@/shop/access/roles';
+import { writtenBook } from '@/knowledge/tradeBook';
 import { machineCard } from '@/shop/machines/machines';
 import { MachineCard } from '@/ui/machines/MachineCard';
 
@@ -20,6 +21,11 @@ export default async function MachinePage({ params }: Params) {
   // Its book is part of another's now: the old tag on the machine still finds it.
   if (card.mergedInto) redirect(`/machines/${card.mergedInto}`);
   return (
-    <MachineCard card={card} mayMove={may(person.role, changeOwner.spec)} mayAudit={may(person.role, mayReadAudit)} />
+    <MachineCard
+      card={card}
+      book={writtenBook(card.kind)}
+      mayMove={may(person.role, changeOwner.spec)}
+      mayAudit={may(person.role, mayReadAudit)}
+    />
   );
 }
