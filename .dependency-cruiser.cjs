@@ -53,7 +53,7 @@ module.exports = {
       name: 'frame-without-components',
       severity: 'error',
       from: {
-        path: '^src/ui/((shell|bench|live)/|lock/(ScreenLock|Cover)\\.)',
+        path: '^src/ui/((shell|bench|live|find|board)/|lock/(ScreenLock|Cover)\\.|jobScreen/(JobScreen|MachinePast|JobGauges|TakenIn)\\.|job/(CautionGate|Complaints|FoundPictures)\\.)',
         pathNot: '\\.test\\.tsx?$|/MoveMenu\\.tsx$',
       },
       to: { path: 'node_modules/(@mui/material/(?!styles)|@mui/x-|react-hook-form)' },

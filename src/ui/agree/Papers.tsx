@@ -5,7 +5,6 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -20,6 +19,7 @@ import { dayAt } from '../parts/instants';
 import { ShownKey } from '../parts/Key';
 import { Reading } from '../parts/Reading';
 import NextLink from '../theme/NextLink';
+import { useGo } from '../theme/useGo';
 
 const KINDS = {
   estimate: 'Estimate',
@@ -35,7 +35,7 @@ type Issued = keyof typeof KINDS;
 export function Papers({ desk, kinds }: { desk: JobDesk; kinds: readonly Issued[] }) {
   const { job, busy } = desk;
   const { agree } = job;
-  const router = useRouter();
+  const router = useGo();
   const [taking, setTaking] = useState<number | null>(null);
   const money = (minor: number) => moneyText(minor, job.currency, agree.locale);
   const known = new Set(agree.documents.map((d) => d.id));

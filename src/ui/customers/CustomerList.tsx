@@ -1,7 +1,6 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { CustomerListView } from '@/shop/customers/dto';
 import { writeListQuery, type ListQuery, type Page } from '@/shop/lists/dto';
@@ -12,6 +11,7 @@ import { SearchList } from '../parts/SearchList';
 import { TextLink } from '../parts/TextLink';
 import type { ListColumn } from '../table/listColumn';
 import { ListTable } from '../table/ListTable';
+import { useGo } from '../theme/useGo';
 import { customerFields, newCustomer } from './customerFields';
 
 interface Props {
@@ -45,7 +45,7 @@ const COLUMNS: ListColumn<CustomerListView>[] = [
 
 /** Customers by name, phone, contact, site or address. */
 export function CustomerList({ found, asked, mayAdd }: Props) {
-  const router = useRouter();
+  const router = useGo();
   const { words } = asked;
   const [adding, setAdding] = useState(false);
   return (

@@ -1,6 +1,5 @@
 'use client';
 
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Aspect } from '@/core/diagnosis/knowledge';
@@ -12,6 +11,7 @@ import { aspectFor, cautionOf, doingOf, faultLabel, isRollTurned, outcomeLabel, 
 import { bookOf } from '../job/trade';
 import { CautionPlate } from '../parts/CautionPlate';
 import { Key } from '../parts/Key';
+import { PlainField } from '../parts/PlainField';
 import { percent, Reading } from '../parts/Reading';
 import { useKeptText } from '../parts/useKeptText';
 import { WayInSteps } from '../strip/WayInSteps';
@@ -270,7 +270,7 @@ function ReadingEntry({
       }}
       className={styles.typed}
     >
-      <TextField
+      <PlainField
         label={`${aspect.label} (${spec.unit})`}
         value={typed}
         onChange={(e) => {
@@ -278,17 +278,16 @@ function ReadingEntry({
           setTyped(e.target.value);
         }}
         disabled={disabled}
-        error={Boolean(error)}
-        helperText={
-          error ||
-          (parsed
+        wrong={error || null}
+        help={
+          parsed
             ? `Read as ${parsed.readAs}`
             : aspect.neutral
               ? 'For the record; it says nothing about a fault.'
-              : `For instance ${example(quantity)}`)
+              : `For instance ${example(quantity)}`
         }
-        slotProps={{ htmlInput: { inputMode: 'text', autoComplete: 'off' } }}
-        sx={{ flex: '1 1 220px' }}
+        inputMode="text"
+        className={styles.reading}
       />
       <Press type="submit" disabled={disabled || typed === ''} className={styles.answer}>
         Keep

@@ -1,8 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
 import type { Aspect } from '@/core/diagnosis/knowledge';
 import { parseMeterLine, type MeterReading } from '@/core/instruments/lineProtocol';
@@ -11,8 +8,11 @@ import { formatQuantity } from '@/core/units/units';
 import type { JobFacts } from '@/shop/jobView/dto';
 import type { MeasuredView } from '@/shop/practice/dto';
 import { send } from '../parts/post';
+import { Press } from '../parts/Press';
 import { Reading } from '../parts/Reading';
+import { Words } from '../parts/Words';
 import { openMeterPort, useMeterSwitch } from './meterPort';
+import styles from './find.module.css';
 
 interface Props {
   job: JobFacts;
@@ -67,35 +67,35 @@ export function FromInstrument({ job, check, aspect, disabled, onBegin, onReadin
   };
   if (!job.practice && !serial) return null;
   return (
-    <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexBasis: '100%' }}>
+    <div className={styles.instrument}>
       {job.practice && (
-        <Button size="small" disabled={disabled || busy} onClick={() => void simulated()}>
+        <Press small disabled={disabled || busy} onClick={() => void simulated()}>
           Measure
-        </Button>
+        </Press>
       )}
       {serial && !job.practice && (
-        <Button size="small" disabled={disabled || busy} onClick={() => void real()}>
+        <Press small disabled={disabled || busy} onClick={() => void real()}>
           From the meter
-        </Button>
+        </Press>
       )}
       {busy && serial && !job.practice && (
-        <Button size="small" variant="text" color="inherit" onClick={() => stop.current?.abort()}>
+        <Press small tone="plain" onClick={() => stop.current?.abort()}>
           Stop
-        </Button>
+        </Press>
       )}
       {shown && (
-        <Typography role="status" component="span">
+        <Words role="status" as="span" size="body">
           {shown.instrument}:{' '}
-          <Box component="span" sx={{ fontSize: '1.4rem' }}>
+          <span className={styles.shown}>
             <Reading strong>{shown.value}</Reading>
-          </Box>
-        </Typography>
+          </span>
+        </Words>
       )}
       {trouble && (
-        <Typography role="alert" variant="body2" sx={{ color: 'error.main' }}>
+        <Words role="alert" className={styles.wrong}>
           {trouble}
-        </Typography>
+        </Words>
       )}
-    </Box>
+    </div>
   );
 }

@@ -1,13 +1,13 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { JobFacts } from '@/shop/jobView/dto';
 import type { SeenView } from '@/shop/practice/dto';
 import { outcomeLabel, type Doing } from '../job/labels';
 import { send } from '../parts/post';
+import { Press } from '../parts/Press';
+import { Words } from '../parts/Words';
+import styles from './find.module.css';
 
 /** On a practice job nothing stands on the bench: it tells what would be seen, and leaves the answering to who practises. */
 export function PracticeLook({ job, doing, disabled }: { job: JobFacts; doing: Doing; disabled: boolean }) {
@@ -31,20 +31,16 @@ export function PracticeLook({ job, doing, disabled }: { job: JobFacts; doing: D
     return doing.aspects.length > 1 && named ? `${named.label}: ${label}` : label;
   });
   return (
-    <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-      <Button size="small" disabled={disabled || busy} onClick={() => void lookAtIt()}>
+    <div className={styles.instrument}>
+      <Press small disabled={disabled || busy} onClick={() => void lookAtIt()}>
         {doing.repairs ? 'Run it' : 'Look'}
-      </Button>
-      {words && (
-        <Typography role="status" variant="body2">
-          You see: {words.join('; ')}.
-        </Typography>
-      )}
+      </Press>
+      {words && <Words role="status">You see: {words.join('; ')}.</Words>}
       {trouble && (
-        <Typography role="alert" variant="body2" sx={{ color: 'error.main' }}>
+        <Words role="alert" className={styles.wrong}>
           {trouble}
-        </Typography>
+        </Words>
       )}
-    </Box>
+    </div>
   );
 }

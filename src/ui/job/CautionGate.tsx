@@ -1,12 +1,11 @@
 'use client';
 
-import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { FormText } from '../forms/FormText';
+import { useLater } from '../asking/useLater';
 import { CautionPlate } from '../parts/CautionPlate';
 import { instantAt } from '../parts/instants';
+import { NotFetched } from '../parts/NotFetched';
 import { cautionOf } from './labels';
-import { useDeedForm } from './useDeedForm';
 import type { JobDesk } from './useJob';
 import { Words } from '../parts/Words';
 import styles from './job.module.css';
@@ -35,14 +34,8 @@ export function CautionGate({ desk }: { desk: JobDesk }) {
 function Gate({ id, desk }: { id: string; desk: JobDesk }) {
   const caution = cautionOf(id);
   const [open, setOpen] = useState(false);
-  const { control, submit } = useDeedForm({
-    desk,
-    deed: 'clear-caution',
-    dto: async () => (await import('@/shop/clearCaution/dto')).ClearCautionDto,
-    start: { how: '' },
-    body: ({ how }) => ({ caution: id, how }),
-    kept: { how: `how ${id}` },
-  });
+  const later = useLater('clearing', async () => (await import('./ClearCaution')).ClearCaution, open);
+  const Clear = later.piece;
   return (
     <CautionPlate
       label={caution.label}
@@ -53,28 +46,12 @@ function Gate({ id, desk }: { id: string; desk: JobDesk }) {
           Made safe: clear it under my name
         </Press>
       )}
-      {open && (
-        <form
-          onSubmit={(e) => {
-            e.preventDefault();
-            submit();
-          }}
-          className={styles.clear}
-        >
-          <FormText
-            control={control}
-            name="how"
-            label="How was it made safe?"
-            helperText="Opened, dried, insulation measured … It is kept under your name."
-            autoFocus
-            sx={{ flex: '1 1 260px' }}
-          />
-          <Button type="submit" variant="contained" color="error" disabled={desk.busy}>
-            Clear
-          </Button>
-          <Press onClick={() => setOpen(false)}>Leave it</Press>
-        </form>
-      )}
+      {open &&
+        (Clear ? (
+          <Clear id={id} desk={desk} onEnd={() => setOpen(false)} />
+        ) : (
+          <NotFetched failed={later.failed} what="What it is cleared with" again={later.again} />
+        ))}
     </CautionPlate>
   );
 }

@@ -1,13 +1,12 @@
 'use client';
 
-import Link from '@mui/material/Link';
 import { useState } from 'react';
 import { visits } from '@/knowledge/counter';
-import { FormText } from '../forms/FormText';
+import { useLater } from '../asking/useLater';
 import { complaintLabel } from './labels';
-import { useDeedForm } from './useDeedForm';
 import type { JobDesk } from './useJob';
-import { Words } from '../parts/Words';
+import { NotFetched } from '../parts/NotFetched';
+import { classes, Words } from '../parts/Words';
 import styles from './job.module.css';
 import { Press } from '../parts/Press';
 
@@ -16,6 +15,8 @@ export function Complaints({ desk }: { desk: JobDesk }) {
   const { job } = desk;
   const [striking, setStriking] = useState<string | null>(null);
   const closed = job.stage === 'closed';
+  const later = useLater('strike', async () => (await import('./StrikeComplaint')).StrikeComplaint, striking !== null);
+  const Strike = later.piece;
   return (
     <div className={styles.all}>
       {job.visit && <Words>Here for {visits.find((v) => v.id === job.visit)!.says}.</Words>}
@@ -23,19 +24,22 @@ export function Complaints({ desk }: { desk: JobDesk }) {
         <div key={id}>
           <Words as="span">{complaintLabel(id)}</Words>
           {!closed && striking !== id && (
-            <Link
-              component="button"
-              type="button"
-              variant="body2"
+            <Press
+              small
+              tone="plain"
               aria-label={`Not found at the bench: ${complaintLabel(id)}`}
               onClick={() => setStriking(id)}
-              sx={{ ml: 1, color: 'text.secondary' }}
-              className="no-print"
+              className={classes('no-print', styles.aside)}
             >
               not found?
-            </Link>
+            </Press>
           )}
-          {striking === id && <Strike desk={desk} complaint={id} onEnd={() => setStriking(null)} />}
+          {striking === id &&
+            (Strike ? (
+              <Strike desk={desk} complaint={id} onEnd={() => setStriking(null)} />
+            ) : (
+              <NotFetched failed={later.failed} what="What it is struck with" again={later.again} />
+            ))}
         </div>
       ))}
       {job.struck.map((s) => (
@@ -44,41 +48,5 @@ export function Complaints({ desk }: { desk: JobDesk }) {
         </Words>
       ))}
     </div>
-  );
-}
-
-function Strike({ desk, complaint, onEnd }: { desk: JobDesk; complaint: string; onEnd: () => void }) {
-  const { control, submit } = useDeedForm({
-    desk,
-    deed: 'strike-complaint',
-    dto: async () => (await import('@/shop/strikeComplaint/dto')).StrikeComplaintDto,
-    start: { why: '' },
-    body: ({ why }) => ({ complaint, why }),
-    onDone: onEnd,
-  });
-  return (
-    <form
-      onSubmit={(e) => {
-        e.preventDefault();
-        submit();
-      }}
-      className={styles.form}
-    >
-      <FormText
-        control={control}
-        name="why"
-        label="What was seen instead?"
-        helperText="Their words stay as they were said."
-        autoFocus
-      />
-      <div className={styles.buttons}>
-        <Press small type="submit" disabled={desk.busy}>
-          Strike it
-        </Press>
-        <Press small onClick={onEnd}>
-          Leave it
-        </Press>
-      </div>
-    </form>
   );
 }

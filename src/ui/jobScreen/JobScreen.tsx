@@ -1,7 +1,6 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { repairedFault } from '@/core/diagnosis/doing';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
@@ -27,6 +26,7 @@ import { TakenIn } from './TakenIn';
 import { useJob, type JobDesk } from '../job/useJob';
 import { classes, Words } from '../parts/Words';
 import { TextLink } from '../parts/TextLink';
+import { useGo } from '../theme/useGo';
 import styles from './job.module.css';
 
 // Each stage is fetched when it is come to: at Find nobody needs what Agree or the tray are made of.
@@ -64,7 +64,7 @@ export function JobScreen({ initial, told, book, stage, me }: Props) {
 }
 
 function ToldScreen({ desk, stage, me }: { desk: JobDesk; stage: StageId; me: string }) {
-  const router = useRouter();
+  const router = useGo();
   const { job, odds } = desk;
   const { addedStations } = job.machine;
   const { knowledge } = bookOf(job.machine.kind);

@@ -21,6 +21,7 @@ import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
 import { send } from '../parts/post';
 import { Reading } from '../parts/Reading';
+import { useGo } from '../theme/useGo';
 import { FleetCurve } from './LifeCharts';
 import { LifePanel } from './LifePanel';
 import { PlansFile } from './PlansFile';
@@ -31,6 +32,7 @@ const percent = (x: number) => `${Math.round(100 * x)} %`;
 /** How long parts last in this shop, how soon machines come again and with what; nothing of it counts until the owner says so. */
 export function LivesScreen({ view, mayTake }: { view: LivesView; mayTake: boolean }) {
   const router = useRouter();
+  const go = useGo();
   const [fault, setFault] = useState(view.faults[0]?.fault ?? null);
   const {
     data: life,
@@ -58,7 +60,7 @@ export function LivesScreen({ view, mayTake }: { view: LivesView; mayTake: boole
           size="small"
           label="Kind"
           value={view.kind}
-          onChange={(e) => router.push(`/shop/lives?kind=${e.target.value}`)}
+          onChange={(e) => go.push(`/shop/lives?kind=${e.target.value}`)}
           sx={{ width: 270 }}
         >
           {knowledge.kinds.map((k) => (

@@ -1,7 +1,6 @@
 'use client';
 
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
 import type { CustomerListView } from '@/shop/customers/dto';
 import { writeListQuery, type ListQuery, type Page } from '@/shop/lists/dto';
 import type { MachineListView } from '@/shop/machines/dto';
@@ -12,6 +11,7 @@ import { TextLink } from '../parts/TextLink';
 import parts from '../parts/parts.module.css';
 import type { ListColumn } from '../table/listColumn';
 import { ListTable } from '../table/ListTable';
+import { useGo } from '../theme/useGo';
 
 interface Props {
   found: Page<MachineListView>;
@@ -23,7 +23,7 @@ interface Props {
 
 /** All machines, by tag, serial, owner, model or words. */
 export function MachineList({ found, asked, today, customers }: Props) {
-  const router = useRouter();
+  const router = useGo();
   const { words } = asked;
   return (
     <SearchList

@@ -1,11 +1,11 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useRef, useState } from 'react';
 import { sendPhotograph } from './post';
 import { photographUrl } from './photographUrl';
+import { Press } from './Press';
+import { Words } from './Words';
+import styles from './pictures.module.css';
 
 interface Props {
   photographs: number[];
@@ -32,8 +32,8 @@ export function PhotographPicker({ photographs, onAdd, onDrop, label = 'Photogra
     if (input.current) input.current.value = '';
   };
   return (
-    <Box>
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+    <div>
+      <div className={styles.row}>
         <input
           ref={input}
           type="file"
@@ -44,31 +44,31 @@ export function PhotographPicker({ photographs, onAdd, onDrop, label = 'Photogra
           aria-label={label}
           onChange={(e) => void take(e.target.files)}
         />
-        <Button size="small" onClick={() => input.current?.click()} disabled={busy > 0}>
+        <Press small onClick={() => input.current?.click()} disabled={busy > 0}>
           {busy > 0 ? `Keeping ${busy} …` : label}
-        </Button>
+        </Press>
         {photographs.map((id, i) => (
-          <Box key={id} sx={{ position: 'relative', lineHeight: 0 }}>
+          <div key={id} className={styles.picture}>
             {/* eslint-disable-next-line @next/next/no-img-element -- already small, behind the sign-in */}
             <img src={photographUrl(id, true)} alt={`Photograph ${i + 1}`} height={56} />
             {onDrop && (
-              <Button
-                size="small"
+              <Press
+                small
                 aria-label={`Leave photograph ${i + 1} out`}
                 onClick={() => onDrop(id)}
-                sx={{ position: 'absolute', right: 0, top: 0, minWidth: 28, minHeight: 28, p: 0, lineHeight: 1 }}
+                className={styles.out}
               >
                 ×
-              </Button>
+              </Press>
             )}
-          </Box>
+          </div>
         ))}
-      </Box>
+      </div>
       {trouble && (
-        <Typography variant="body2" role="alert" sx={{ color: 'error.main', mt: 0.5 }}>
+        <Words role="alert" className={styles.trouble}>
           {trouble}
-        </Typography>
+        </Words>
       )}
-    </Box>
+    </div>
   );
 }

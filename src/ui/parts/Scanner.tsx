@@ -1,12 +1,12 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import { startScan, type Burst } from './scanBurst';
+import { useGo } from '../theme/useGo';
 
 /** Opens the machine of a scanned tag, on whatever screen: a scanner is a keyboard that types faster than a hand. */
 export function Scanner() {
-  const router = useRouter();
+  const router = useGo();
   useEffect(() => {
     const scan = startScan();
     const onKey = (event: KeyboardEvent) => {

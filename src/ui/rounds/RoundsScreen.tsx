@@ -7,7 +7,6 @@ import Link from '@mui/material/Link';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { moneyText } from '@/core/money/currency';
 import { byWords, spanWords } from '@/core/service/dueWords';
@@ -26,6 +25,7 @@ import { PartsToHave } from './PartsToHave';
 import { NOT_READ, versionOf } from './versionOf';
 import { VisitDay } from './VisitDay';
 import { longText } from '../parts/longText';
+import { useGo } from '../theme/useGo';
 
 const AHEAD = [
   { days: 0, label: 'due by today' },
@@ -45,7 +45,7 @@ export function RoundsScreen({
   /** The customer who is looked at alone, and where their machines stand. */
   only: { id: number; name: string; sites: { id: number; label: string }[] } | null;
 }) {
-  const router = useRouter();
+  const router = useGo();
   const list = useMore(first, (page) => page.after && `/api/v1/rounds?${queryOf(asked)}&after=${page.after}`);
   const [feed, setFeed] = useState<string | null>(null);
   const groups = list.pages.flatMap((p) => p.groups);

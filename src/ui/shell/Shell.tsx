@@ -3,7 +3,7 @@
 import MoreHorizIcon from '@mui/icons-material/MoreHoriz';
 import SearchIcon from '@mui/icons-material/Search';
 import { useColorScheme } from '@mui/material/styles';
-import { usePathname, useRouter } from 'next/navigation';
+import { usePathname } from 'next/navigation';
 import { useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { ZoneOffsets } from '@/core/units/zoneOffsets';
@@ -16,6 +16,8 @@ import { signOut } from '../parts/signOut';
 import { knowClock } from '../parts/instants';
 import { classes } from '../parts/Words';
 import NextLink from '../theme/NextLink';
+import { useIsUnderway } from '../theme/underway';
+import { useGo } from '../theme/useGo';
 import styles from './shell.module.css';
 
 const PLACES = [
@@ -95,6 +97,7 @@ export function Shell({
           </Press>
         </div>
       </header>
+      <Underway />
       <main id="work" data-person={person.id} tabIndex={-1} className={styles.work}>
         {children}
       </main>
@@ -102,9 +105,19 @@ export function Shell({
   );
 }
 
+/** A page that was asked for takes its time: said where it is waited for, once it is worth saying. */
+function Underway() {
+  const isUnderway = useIsUnderway();
+  return (
+    <div role="status" className={classes('no-print', styles.underway)}>
+      {isUnderway && <span className={styles.fetching}>Fetching …</span>}
+    </div>
+  );
+}
+
 /** Where one can go: in the bar, or on a phone at the thumb. */
 function Places() {
-  const router = useRouter();
+  const router = useGo();
   const path = usePathname();
   useHotkeys(PLACES[0].key, () => router.push(PLACES[0].href));
   useHotkeys(PLACES[1].key, () => router.push(PLACES[1].href));
@@ -141,7 +154,7 @@ function Search({
   unfolded: boolean;
   onDone: () => void;
 }) {
-  const router = useRouter();
+  const router = useGo();
   const [words, setWords] = useState('');
   useHotkeys('slash', () => field.current?.focus(), { preventDefault: true });
   return (

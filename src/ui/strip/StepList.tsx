@@ -1,20 +1,19 @@
-import Box from '@mui/material/Box';
-import Typography from '@mui/material/Typography';
 import type { StepView } from '@/shop/jobView/dto';
 import { lieWords, toolWords } from './stepWords';
+import styles from './steps.module.css';
 
 /** Steps in their order, each with how the machine lies and what is in the hand. */
 export function StepList({ steps }: { steps: readonly StepView[] }) {
   return (
-    <Box component="ol" sx={{ m: 0, pl: 3 }}>
+    <ol className={styles.steps}>
       {steps.map((s) => (
-        <Typography component="li" variant="body2" key={s.id}>
+        <li key={s.id}>
           {s.label}{' '}
-          <Box component="span" sx={{ color: 'text.secondary' }}>
+          <span className={styles.how}>
             ({lieWords(s.lie)}, {toolWords(s.tool)})
-          </Box>
-        </Typography>
+          </span>
+        </li>
       ))}
-    </Box>
+    </ol>
   );
 }

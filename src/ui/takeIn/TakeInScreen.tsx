@@ -4,7 +4,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
@@ -17,6 +16,7 @@ import { Key } from '../parts/Key';
 import { NotFetched } from '../parts/NotFetched';
 import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
+import { useGo } from '../theme/useGo';
 import { ConditionMarks } from './ConditionMarks';
 import { CustomersWords } from './CustomersWords';
 import { OnArrival } from './OnArrival';
@@ -38,7 +38,7 @@ interface Props {
 
 /** The counter: who, which machine, the customer's own words, what is seen on arrival. One page, all by keyboard. */
 export function TakeInScreen({ models, names, promisedOn, today, machine }: Props) {
-  const router = useRouter();
+  const router = useGo();
   const form = useTakeIn({ ...EMPTY, promisedOn, machine }, (job) => router.push(`/jobs/${job}/find`));
   const v = form.values;
   const [station, setStation] = useState<string | null>(null);

@@ -1,5 +1,0 @@
-import { Loading } from '@/ui/parts/Loading';
-
-export default function ShopLoading() {
-  return <Loading />;
-}
