@@ -1,4 +1,5 @@
 import type { Aspect, Check, Fault, Knowledge } from '@/core/diagnosis/knowledge';
+import { isTelling } from '@/core/diagnosis/lineSplit';
 import { gauges } from '@/core/gauges/catalogue';
 import { doorOf, type GaugeDoor } from '@/core/gauges/door';
 import type { Procedure } from '@/core/strip/procedure';
@@ -37,7 +38,7 @@ export function tradeBook(kindId: string): TradeBook {
     kind: kindId,
     knowledge: {
       kinds: [kind],
-      complaints: knowledge.complaints,
+      complaints: knowledge.complaints.map((c) => ({ ...c, kinds: c.kinds.includes(kindId) ? [kindId] : [] })),
       cautions: knowledge.cautions,
       checks: checks.map((c) => checkOf(c, kindId)),
       faults: own.map((f) => faultOf(f, kindId, asked)),
@@ -53,12 +54,10 @@ export function tradeBook(kindId: string): TradeBook {
 const isOf = (kindId: string) => (x: { kinds?: string[] }) => !x.kinds || x.kinds.includes(kindId);
 
 function checkOf(check: Check, kindId: string): Check {
-  const aspects = check.aspects
-    .filter(isOf(kindId))
-    .map(({ kinds: _, ...a }): Aspect => ({
-      ...a,
-      outcomes: a.outcomes.filter(isOf(kindId)).map(({ kinds: _, ...o }) => o),
-    }));
+  const aspects = check.aspects.filter(isOf(kindId)).map(({ kinds: _, ...a }): Aspect => ({
+    ...a,
+    outcomes: a.outcomes.filter(isOf(kindId)).map(({ kinds: _, ...o }) => o),
+  }));
   return { ...check, kinds: [kindId], aspects };
 }
 
@@ -66,7 +65,7 @@ function faultOf({ broughtOnBy: _, ...fault }: Fault, kindId: string, asked: Rea
   return {
     ...fault,
     kinds: { [kindId]: fault.kinds[kindId]! },
-    shows: fault.shows.filter((s) => asked.has(s.check)),
+    shows: fault.shows.filter((s) => asked.has(s.check) && isTelling(s)),
   };
 }
 

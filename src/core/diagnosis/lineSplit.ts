@@ -1,4 +1,4 @@
-import { checksOf, type Kind, type Knowledge, type LineId } from './knowledge';
+import { checksOf, type Kind, type Knowledge, type LineId, type Show } from './knowledge';
 
 /** Where a check splits a line: what lies on one side would show in it, what lies on the other would not. */
 export interface LineSplit {
@@ -15,6 +15,8 @@ export interface LineSplit {
 
 /** Faults that show so often are told by the check. */
 const TELLING = new Set(['always', 'usually', 'often', 'sometimes']);
+/** Whether a fault shows so often that a check tells of it. */
+export const isTelling = ({ strength }: Pick<Show, 'strength'>): boolean => TELLING.has(strength);
 /** A cut that leaves more than this part of the line's odds on the wrong side is no split. */
 const CLEAN = 0.8;
 /** Less than this on one side is not worth a cut. */
@@ -27,7 +29,7 @@ function toldBy(knowledge: Knowledge, kind: Kind, checkId: string): Set<string> 
   return new Set(
     knowledge.faults.flatMap((f) => {
       const station = f.kinds[kind.id]?.station;
-      const told = f.shows.some((s) => s.check === checkId && !well.has(s.outcome) && TELLING.has(s.strength));
+      const told = f.shows.some((s) => s.check === checkId && !well.has(s.outcome) && isTelling(s));
       return station && told ? [station] : [];
     }),
   );

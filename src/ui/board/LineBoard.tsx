@@ -151,7 +151,7 @@ function Track({ line }: { line: PlacedLine }) {
   return (
     <g aria-hidden="true">
       {patterns[line.line]}
-      <text x={line.name.x} y={line.name.y} fontFamily={fonts.label} fontWeight={700} fontSize={14.5} fill={colour}>
+      <text x={line.name.x} y={line.name.y} fontFamily={fonts.label} fontWeight={600} fontSize={14.5} fill={colour}>
         {line.label}
       </text>
     </g>

@@ -64,7 +64,7 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
             '& span': { color: '#111' },
           }}
         >
-          <Typography component="h1" sx={{ fontFamily: fonts.label, fontWeight: 700, fontSize: '1.5rem' }}>
+          <Typography component="h1" sx={{ fontFamily: fonts.label, fontWeight: 600, fontSize: '1.5rem' }}>
             {sheet.shop}
           </Typography>
           <Mark />

@@ -62,7 +62,7 @@ export function OwnersPage({ initial, token }: { initial: LinkView; token: strin
       sx={{ maxWidth: 640, mx: 'auto', p: 2, display: 'grid', gap: 2 }}
     >
       <Box sx={{ borderBottom: '3px solid', borderColor: 'text.primary', pb: 1 }}>
-        <Typography variant="body2" sx={{ fontFamily: fonts.label, fontWeight: 700, fontSize: '1.1rem' }}>
+        <Typography variant="body2" sx={{ fontFamily: fonts.label, fontWeight: 600, fontSize: '1.1rem' }}>
           {shop.name}
         </Typography>
         <Typography component="h1" variant="h1">

@@ -63,7 +63,7 @@ function LabelBody({ c }: { c: PaperContent }) {
 function Framed({ box, heading }: { box: NonNullable<PaperContent['box']>; heading: 'h1' | 'h2' }) {
   return (
     <Box sx={{ border: '3px solid #000', p: '3mm', my: '3mm' }}>
-      <Box component={heading} sx={{ m: 0, fontFamily: fonts.label, fontSize: '15pt', fontWeight: 700 }}>
+      <Box component={heading} sx={{ m: 0, fontFamily: fonts.label, fontSize: '15pt', fontWeight: 600 }}>
         {box.title}
       </Box>
       {box.texts.map((t) => (
@@ -80,7 +80,7 @@ function Body({ view: { content: c, name, corrects, correctedBy, qr, pictures } 
     <>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 3, borderBottom: '2px solid #000', pb: '3mm' }}>
         <Box sx={{ whiteSpace: 'pre-line' }}>
-          <Box sx={{ fontFamily: fonts.label, fontSize: '15pt', fontWeight: 700 }}>{c.shop.name}</Box>
+          <Box sx={{ fontFamily: fonts.label, fontSize: '15pt', fontWeight: 600 }}>{c.shop.name}</Box>
           {[c.shop.address, c.shop.phone].filter(Boolean).join('\n')}
         </Box>
         <Box sx={{ textAlign: 'right' }}>

@@ -77,7 +77,7 @@ export function JobSheet({ sheet }: { sheet: JobSheetView }) {
           <Box>
             <Typography
               component="h1"
-              sx={{ fontFamily: fonts.label, fontWeight: 700, fontSize: '1.5rem', lineHeight: 1.1 }}
+              sx={{ fontFamily: fonts.label, fontWeight: 600, fontSize: '1.5rem', lineHeight: 1.1 }}
             >
               <Reading strong>{job.machine.tag}</Reading> {job.machine.maker} {job.machine.model}
             </Typography>

@@ -72,7 +72,7 @@ export function Tray({ cups, lit = null, paper = false }: Props) {
                 x={-RADIUS - 2}
                 y={-RADIUS + 12}
                 fontFamily={fonts.label}
-                fontWeight={700}
+                fontWeight={600}
                 fontSize={19}
                 fill={isLit ? palette.bench.action : ink}
               >
@@ -84,7 +84,7 @@ export function Tray({ cups, lit = null, paper = false }: Props) {
                   x={RADIUS + 6}
                   y={RADIUS + 10}
                   fontFamily={fonts.label}
-                  fontWeight={700}
+                  fontWeight={600}
                   fontSize={14}
                   fill={palette.bench.hazard}
                 >
@@ -130,7 +130,7 @@ function Pieces({ fasteners, ink }: { fasteners: readonly Fastener[]; ink: strin
     <>
       {shown.map((f, i) => (
         <g key={`${f.what}${f.where}`} transform={`translate(0 ${(i - (shown.length - 1) / 2) * step})`}>
-          <text textAnchor="end" x={-4} y={5} fontSize={14} fontFamily={fonts.label} fontWeight={700} fill={ink}>
+          <text textAnchor="end" x={-4} y={5} fontSize={14} fontFamily={fonts.label} fontWeight={600} fill={ink}>
             {f.count}×
           </text>
           <g transform="translate(3 0)" stroke={ink} fill="none" strokeWidth={1.5}>

@@ -130,7 +130,7 @@ export const theme: Theme = createTheme({
     },
     MuiInputLabel: {
       styleOverrides: {
-        root: ({ theme: t }) => ({ fontFamily: fonts.label, fontWeight: 500, color: t.vars!.palette.text.secondary }),
+        root: ({ theme: t }) => ({ fontFamily: fonts.label, fontWeight: 600, color: t.vars!.palette.text.secondary }),
       },
     },
     MuiFormHelperText: {

@@ -88,7 +88,7 @@ function Sheet({ items }: { items: OperatorLine[] }) {
           <Box key={i.id} sx={{ display: 'flex', gap: '3mm', breakInside: 'avoid', alignItems: 'flex-start' }}>
             <OperatorPicture name={i.picture as Picture} size="17mm" />
             <Box>
-              <Box sx={{ fontFamily: fonts.label, fontWeight: 700, fontSize: '11pt', lineHeight: 1.15 }}>{i.label}</Box>
+              <Box sx={{ fontFamily: fonts.label, fontWeight: 600, fontSize: '11pt', lineHeight: 1.15 }}>{i.label}</Box>
               <Box sx={{ fontSize: '8.8pt', lineHeight: 1.25 }}>
                 <em>{EVERY[i.every]}.</em> {i.how}
                 {i.because && (
@@ -158,7 +158,7 @@ function Card({ items }: { items: OperatorLine[] }) {
           }}
         >
           <OperatorPicture name={i.picture as Picture} size="22mm" />
-          <Box sx={{ fontFamily: fonts.label, fontWeight: 700, fontSize: '9.5pt', lineHeight: 1.1 }}>{i.label}</Box>
+          <Box sx={{ fontFamily: fonts.label, fontWeight: 600, fontSize: '9.5pt', lineHeight: 1.1 }}>{i.label}</Box>
           <Box sx={{ fontSize: '8pt' }}>{EVERY[i.every]}</Box>
         </Box>
       ))}

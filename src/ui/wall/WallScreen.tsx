@@ -45,7 +45,7 @@ export function WallScreen({ view: initial }: { view: BenchView }) {
       >
         <Typography
           component="h1"
-          sx={{ fontFamily: fonts.label, fontWeight: 700, fontSize: 'clamp(22px, 3vw, 54px)' }}
+          sx={{ fontFamily: fonts.label, fontWeight: 600, fontSize: 'clamp(22px, 3vw, 54px)' }}
         >
           Bench
         </Typography>
