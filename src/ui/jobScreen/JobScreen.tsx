@@ -8,6 +8,7 @@ import { isAnyWorn } from '@/core/service/isAnyWorn';
 import { lineSplits } from '@/core/diagnosis/lineSplit';
 import type { AssessmentView, OddsView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
+import { FoldedOnPhone } from '../board/FoldedOnPhone';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
 import { FindWork } from '../find/FindWork';
@@ -18,11 +19,11 @@ import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
 import { faultOf } from '../job/labels';
 import { STAGES, type StageId } from '../job/stages';
-import { FoldedBoard } from './FoldedBoard';
 import { FromItsSide } from '../drawing/FromItsSide';
 import { JobGauges } from './JobGauges';
 import { MachinePast } from './MachinePast';
 import { TakenIn } from './TakenIn';
+import { whatMatters } from './whatMatters';
 import { useJob, type JobDesk } from '../job/useJob';
 import { classes, Words } from '../parts/Words';
 import { TextLink } from '../parts/TextLink';
@@ -120,10 +121,12 @@ function ToldScreen({ desk, stage, me }: { desk: JobDesk; stage: StageId; me: st
         </nav>
       </div>
 
-      <FoldedBoard
-        job={job}
-        odds={odds}
-        open={kind.access.filter((a) => job.open.includes(a.id)).map((a) => a.label.toLowerCase())}
+      <FoldedOnPhone
+        says={whatMatters(
+          job,
+          odds,
+          kind.access.filter((a) => job.open.includes(a.id)).map((a) => a.label.toLowerCase()),
+        )}
       >
         <LineBoard
           kind={kind}
@@ -133,7 +136,7 @@ function ToldScreen({ desk, stage, me }: { desk: JobDesk; stage: StageId; me: st
           onChoose={setChosen}
           title={`Line board of ${job.machine.tag}`}
         />
-      </FoldedBoard>
+      </FoldedOnPhone>
 
       {desk.conflict && <JobConflict desk={desk} />}
       {desk.inDoubt && (

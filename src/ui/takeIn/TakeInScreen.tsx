@@ -7,8 +7,10 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
+import type { Kind } from '@/core/diagnosis/knowledge';
 import type { CounterNames } from '@/knowledge/atTheCounter';
 import type { MachineListView } from '@/shop/machines/dto';
+import { FoldedOnPhone } from '../board/FoldedOnPhone';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
 import { FromItsSide } from '../drawing/FromItsSide';
@@ -111,7 +113,7 @@ export function TakeInScreen({ models, names, promisedOn, today, machine }: Prop
       )}
       {kindId && !trade && <NotFetched failed={later.failed} what="What is known of it" again={later.again} />}
       {kind && (
-        <Box>
+        <FoldedOnPhone says={boardWords(kind, v.marks)}>
           <LineBoard
             kind={kind}
             dropped={model?.droppedStations ?? []}
@@ -130,7 +132,7 @@ export function TakeInScreen({ models, names, promisedOn, today, machine }: Prop
               onChoose={setStation}
             />
           </Box>
-        </Box>
+        </FoldedOnPhone>
       )}
       <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}>
         <Box sx={{ display: 'grid', gap: 1.5 }}>
@@ -168,4 +170,11 @@ export function TakeInScreen({ models, names, promisedOn, today, machine }: Prop
       </Box>
     </Box>
   );
+}
+
+/** What is marked on the board, or that it can be. */
+function boardWords(kind: Kind, marks: readonly { station: string; text: string }[]): string {
+  const labels = new Map(kind.lines.flatMap((l) => l.stations.map((s) => [s.id, s.label])));
+  const said = marks.map((m) => `${labels.get(m.station) ?? m.station} ${m.text}`);
+  return said.length > 0 ? `Marked: ${said.join(', ')}` : 'Its line board: mark what is seen on a part';
 }
