@@ -129,6 +129,7 @@ export const practitionersOrder: readonly string[] = [
   'mounts-look',
   'fan-look',
   'carbon-brush-length',
+  'past-the-brushes',
   'field-ohms',
   'armature-sound',
   'commutator-look',

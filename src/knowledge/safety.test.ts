@@ -1,4 +1,5 @@
 import { assess } from '@/core/diagnosis/assess';
+import type { Answer } from '@/core/diagnosis/assessment';
 import { cautionsFor, checksOf, inWordsOf, STRENGTHS, type Kind } from '@/core/diagnosis/knowledge';
 import { problemsIn } from '@/core/diagnosis/validateKnowledge';
 import { kindById, knowledge } from '.';
@@ -188,6 +189,37 @@ describe('with power held back', () => {
     expect(found.faults[0]!.id).toBe('suction-motor-failed');
     expect(found.proved).toEqual(['suction-motor-failed']);
   });
+
+  test.each(['upright-shaft-belt', 'upright-clutch', 'upright-self-propelled', 'backpack', 'wet-dry-tub'])(
+    '%s: burnt, dead, rough in the hand and open at its leads, the motor is found without power too',
+    (kind) => {
+      const found = (more: Answer[]) =>
+        assess(knowledge, {
+          kind: kindById(kind),
+          mainsV: 120,
+          complaints: ['dead', 'burning-smell'],
+          answers: [
+            { check: 'motor-spin', outcome: 'spin-rough' },
+            { check: 'suction-motor-ohms', condition: 'winding', value: 1e9 },
+            { check: 'suction-motor-ohms', condition: 'frame', value: 1e9 },
+            { check: 'carbon-brush-length', value: 14 },
+            ...more,
+          ],
+        });
+      const before = found([]);
+      expect(before.proved).toEqual([]);
+      expect(before.faults[0]!.id).toBe('suction-motor-failed');
+      const [first, ...rest] = before.next.filter((n) => n.heldBackBy.length === 0);
+      // What is left to do is not the long way round through everything that is whole.
+      expect(first!.total).toBeLessThan(60);
+      expect([first!, ...rest].find((n) => n.check === 'past-the-brushes')!.total - first!.total).toBeLessThan(5);
+      expect(found([{ check: 'past-the-brushes', outcome: 'past-open' }]).proved).toEqual(['suction-motor-failed']);
+      const whole = found([{ check: 'past-the-brushes', outcome: 'past-whole' }]);
+      expect(whole.faults.find((f) => f.id === 'suction-motor-failed')!.probability).toBeLessThan(
+        before.faults[0]!.probability,
+      );
+    },
+  );
 });
 
 describe('a winding is judged by what feeds it', () => {

@@ -348,6 +348,24 @@ export const meterChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
+    'past-the-brushes',
+    'Winding past the brushes',
+    4,
+    'motor-bay',
+    [
+      'Plug out, motor bay open, brushes drawn.',
+      'Ohms through each field coil, then from bar to opposite bar.',
+      'Whole there, and open at its leads: brushes, springs or leads.',
+    ],
+    [
+      aspect('past', 'Winding', [
+        outcome('past-whole', 'whole'),
+        outcome('past-open', 'open or burnt', { proves: ['suction-motor-failed', 'vac-motor-failed'], leak: 0.001 }),
+      ]),
+    ],
+    { cautions: ['unplug-before-opening'] },
+  ),
+  check(
     'head-board-look',
     'Head board',
     3,

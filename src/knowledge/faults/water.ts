@@ -187,6 +187,7 @@ export const waterFaults: FaultText[] = [
       'inlet-vacuum=machine-none': 'always',
       'wind-down-listen=wind-abrupt': 'often',
       'suction-motor-ohms@winding=winding-open': 'often',
+      'past-the-brushes=past-open': 'usually',
       'suction-motor-ohms@winding=winding-shorted': 'sometimes',
       'motor-spin=spin-stuck': 'sometimes',
     },

@@ -92,6 +92,7 @@ export const suctionMotorChecks = [
   'carbon-brush-length',
   'motor-spin',
   'suction-motor-ohms',
+  'past-the-brushes',
 ];
 
 /** A roll on end caps with bearings, looked at with the sole plate off. */

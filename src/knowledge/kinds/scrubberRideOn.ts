@@ -154,6 +154,7 @@ export const scrubberRideOn: KindBookText = {
     'brush-motor-turn',
     'motor-spin',
     'suction-motor-ohms',
+    'past-the-brushes',
     'wet-signs',
     'frame-look',
     'deck-debris',

@@ -145,6 +145,7 @@ export const scrubberWalkBehind: KindBookText = {
     'brush-motor-turn',
     'motor-spin',
     'suction-motor-ohms',
+    'past-the-brushes',
     'wet-signs',
     'frame-look',
     'brush-plate-look',
