@@ -83,10 +83,20 @@ describe('what is proposed', () => {
     });
     // Seen clean today.
     expect((await due()).map((l) => l.fault)).toEqual(['roll-bound-by-hair']);
-    await revokeFinding(shop.person, job, {
+    const takeBackFilter = async () =>
+      revokeFinding(shop.person, job, {
+        ...(await base(job)),
+        finding: (await readJob(job)).findings.find((f) => f.check === 'filter-look' && !f.revoked)!.id,
+      });
+    await takeBackFilter();
+    await recordFindings(shop.person, job, {
       ...(await base(job)),
-      finding: (await readJob(job)).findings.find((f) => f.check === 'filter-look')!.id,
+      findings: [{ check: 'filter-look', outcome: 'filter-caked' }],
     });
+    // What was found asks for the same work: nobody washes a filter twice.
+    expect((await due()).map((l) => l.fault)).toEqual(['roll-bound-by-hair']);
+    expect((await readProposal(job)).lines.map((l) => l.fault)).toContain('filter-clogged');
+    await takeBackFilter();
     await offer(job);
     await agreeTo(shop.person, job, { offer: 'all' });
     const facts = await readJob(job);

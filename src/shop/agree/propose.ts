@@ -168,8 +168,8 @@ export function proposalOf({
     openFor(e.wear.fault, e.wear.label);
   }
   // It was said at the counter that its service is past due: here is where it is offered, while the machine is open.
-  for (const { fault, dueOn } of must.length === 0 ? [] : pastDue(kind, facts)) {
-    if (lines.some((l) => l.fault === fault)) continue;
+  for (const { fault, dueOn, doneBy } of must.length === 0 ? [] : pastDue(kind, facts)) {
+    if (lines.some((l) => l.fault !== null && doneBy.includes(l.fault))) continue;
     const isFurther = way([fault]).some((s) => !bare.has(s.id));
     lines.push(
       ...repairLines(fault, kind, facts, taken, {
@@ -277,8 +277,11 @@ const isSeenFine = (fault: string, { findings }: JobFacts): boolean =>
         ?.aspects.some((a) => a.outcomes.some((o) => o.proves?.includes(fault)) && a.outcomes[0]!.id === f.outcome),
   );
 
-/** What the service of the machine is past due with and takes no part, as the repair that does it; nothing where the visit is that service. */
-function pastDue(kind: Kind, facts: JobFacts): { fault: string; dueOn: string }[] {
+/**
+ * What the service of the machine is past due with and takes no part, as the repair that does it, with every repair that does it
+ * as well; nothing where the visit is that service.
+ */
+function pastDue(kind: Kind, facts: JobFacts): { fault: string; dueOn: string; doneBy: string[] }[] {
   if (facts.complaints.length === 0) return [];
   return facts.service.flatMap(({ item, state, said, dueOn }) => {
     const due = planItem(item);
@@ -286,7 +289,7 @@ function pastDue(kind: Kind, facts: JobFacts): { fault: string; dueOn: string }[
     if (!due || due.reading) return [];
     const fault = due.repairs.find((f) => kind.id in (faultById(f)?.kinds ?? {}) && isCleaning(f));
     return state === 'past' && said === null && dueOn !== null && fault && !isSeenFine(fault, facts)
-      ? [{ fault, dueOn }]
+      ? [{ fault, dueOn, doneBy: due.repairs }]
       : [];
   });
 }
