@@ -1,14 +1,13 @@
 import 'reflect-metadata';
-import { plainToInstance } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsObject, registerDecorator, ValidateIf, validateSync } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsObject, registerDecorator, ValidateIf } from 'class-validator';
 import { DeedDto } from '../deed/dto';
 import { gauges, type AnyGauge } from '@/core/gauges/catalogue';
 import { isAsked, type Field, type RawValues } from '@/core/gauges/fields';
-import { readField, type GaugeProblem } from '@/core/gauges/readFields';
+import { readField } from '@/core/gauges/readFields';
 
 type GaugeDto = new () => object;
 
-/** The class that validates the fields of a gauge, made from their specification: the form and the route use the same. */
+/** The class that validates the fields of a gauge, made from their specification, by which the form reads them too. */
 function dtoOf(gauge: AnyGauge): GaugeDto {
   class Dto {}
   const name = `${gauge.id.replace(/(^|-)(.)/g, (_, __, c: string) => c.toUpperCase())}GaugeDto`;
@@ -34,12 +33,6 @@ function problemOf(field: Field, value: unknown): string | null {
 }
 
 export const GAUGE_DTOS: ReadonlyMap<string, GaugeDto> = new Map(gauges.map((g) => [g.id, dtoOf(g)]));
-
-/** What is wrong with the fields of a gauge as typed, by the same class as on the server. */
-export function fieldProblems(gauge: string, raw: RawValues): GaugeProblem[] {
-  const errors = validateSync(plainToInstance(GAUGE_DTOS.get(gauge)!, raw));
-  return errors.map((e) => ({ field: e.property, message: Object.values(e.constraints ?? {})[0] ?? '' }));
-}
 
 const IDS = gauges.map((g) => g.id);
 export class KeepUsualDto extends DeedDto {

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import type { Knex } from 'knex';
 import { gauges } from '@/core/gauges/catalogue';
+import { readFields } from '@/core/gauges/readFields';
 import { openTestShop } from '../testShop.fixture';
 import type { Person } from '../access/person';
 import { readJob } from '../odds/readJob';
@@ -10,7 +11,6 @@ import { openapi } from '../openapi/openapi';
 import { ProblemError } from '../problem';
 import { furnishShop, newJobDto, refusal } from '../scene.fixture';
 import { takeIn } from '../takeIn/takeIn';
-import { fieldProblems } from './dto';
 import { gaugeDesk, keepUsual, keptInputs, matchedParts, reckonGauge } from './gauges';
 import { keepGauge, takeBackGauge } from '../keepGauge/keepGauge';
 
@@ -42,14 +42,19 @@ test.each(gauges.map((g) => [g.id, g] as const))(
     expect((await reckonGauge(id, g.example)).says).not.toBe('');
     const nothing = await refusal(reckonGauge(id, {}));
     expect(nothing.status).toBe(400);
-    // The form says the same, by the same class.
-    expect(
-      fieldProblems(id, {})
-        .map((p) => p.field)
-        .sort(),
-    ).toEqual(nothing.fields.map((f) => f.field).sort());
+    const byField = (list: { field: string; message: string }[]) =>
+      Object.fromEntries(list.map(({ field, message }) => [field, message]));
+    // The form says the same word for word, of nothing and of nonsense in any field.
+    expect(byField(readFields(g.fields, {}).problems)).toEqual(byField(nothing.fields));
+    for (const field of Object.keys(g.fields))
+      for (const nonsense of ['twelve or so', '-1e99', '1,234', '']) {
+        const raw = { ...g.example, [field]: nonsense };
+        const { problems } = readFields(g.fields, raw);
+        if (problems.length === 0) continue;
+        expect(byField((await refusal(reckonGauge(id, raw))).fields)).toEqual(byField(problems));
+      }
     expect((await refusal(reckonGauge(id, { ...g.example, wish: 1 }))).fields.map((f) => f.field)).toEqual(['wish']);
-    expect(fieldProblems(id, g.example)).toEqual([]);
+    expect(readFields(g.fields, g.example).problems).toEqual([]);
   },
 );
 

@@ -10,8 +10,8 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { gaugeById, gauges, type AnyGauge } from '@/core/gauges/catalogue';
 import type { RawValues } from '@/core/gauges/fields';
 import type { InstrumentCard } from '@/core/gauges/gauge';
+import { readFields } from '@/core/gauges/readFields';
 import { withUnit, type UnitSystem } from '@/core/units/unitSystem';
-import { fieldProblems } from '@/shop/gauges/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { draftKeeper } from '../parts/draftKeeper';
 import { Empty } from '../parts/Notice';
@@ -89,10 +89,10 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
   );
   const { reckoned, working, stopped, cancel } = useReckoned(gauge, raw, around);
   const problems = useMemo(() => {
-    const own = fieldProblems(name, raw);
+    const own = readFields(gauge.fields, raw).problems;
     const all = own.length > 0 ? own : (reckoned?.problems ?? []);
     return new Map(all.map((p) => [p.field, p.message]));
-  }, [name, raw, reckoned]);
+  }, [gauge, raw, reckoned]);
   const answer = problems.size === 0 ? reckoned?.answer : undefined;
   const clear = useCallback(() => {
     touched.current = true;

@@ -8,13 +8,12 @@ import { ambiguity } from '@/core/units/units';
 import { readNumber } from '../parts/readNumber';
 import { PhotographPicker } from '../parts/PhotographPicker';
 import { JobPhotographs } from './JobPhotographs';
-import { FormText } from '../forms/FormText';
+import { FormPlain } from '../forms/FormPlain';
 import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { classes, Words } from '../parts/Words';
 import styles from './job.module.css';
 import { Press, PressLink } from '../parts/Press';
-import { longText } from '../parts/longText';
 
 const AmendJob = dynamic(() => import('./AmendJob').then((m) => m.AmendJob));
 
@@ -100,7 +99,7 @@ function NoteForm({ desk }: { desk: JobDesk }) {
   };
   return (
     <>
-      <FormText control={control} name="text" label="A note, or what was said" {...longText(2)} />
+      <FormPlain control={control} name="text" label="A note, or what was said" lines={2} />
       <div className={styles.row}>
         <Press small disabled={busy || text.trim() === ''} onClick={() => write('note')}>
           Note it
@@ -141,13 +140,7 @@ function MeterForm({ desk }: { desk: JobDesk }) {
       }}
       className={styles.rowTop}
     >
-      <FormText
-        control={control}
-        name="hours"
-        label="Hour meter"
-        sx={{ minWidth: 0, flex: 1 }}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      />
+      <FormPlain control={control} name="hours" label="Hour meter" inputMode="decimal" className={styles.grow} />
       <Press small type="submit" disabled={desk.busy} className={styles.ownButton}>
         Write&nbsp;down
       </Press>

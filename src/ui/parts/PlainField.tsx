@@ -1,35 +1,53 @@
-import { useId, type ComponentPropsWithRef } from 'react';
+import { useId, type ChangeEvent, type InputHTMLAttributes } from 'react';
 import styles from './field.module.css';
 import { classes } from './Words';
 
-interface Props extends Omit<ComponentPropsWithRef<'input'>, 'id'> {
+type Entry = HTMLInputElement | HTMLTextAreaElement;
+
+interface Props {
   label: string;
+  value: string;
+  onChange: (e: ChangeEvent<Entry>) => void;
+  onBlur?: () => void;
+  ref?: (entry: Entry | null) => void;
+  name?: string;
+  disabled?: boolean;
+  inputMode?: InputHTMLAttributes<Entry>['inputMode'];
+  /** Several lines: so many at least, and as many as are written. */
+  lines?: number;
   /** What is wrong with it, in place of the help. */
   wrong?: string | null;
-  help: string;
+  help?: string;
   /** Of the whole. */
   className?: string;
 }
 
 /** A field as the theme has it, without a component of the library: for what every job's page wakes with. */
-export function PlainField({ label, wrong, help, className, ...rest }: Props) {
+export function PlainField({ label, wrong, help, className, lines, ref, ...rest }: Props) {
   const id = useId();
+  const told = wrong || help;
+  const same = {
+    id,
+    autoComplete: 'off',
+    'aria-invalid': Boolean(wrong),
+    'aria-describedby': told ? `${id}-help` : undefined,
+    ...rest,
+  };
   return (
     <div className={classes(styles.field, className)}>
       <label htmlFor={id} className={styles.label}>
         {label}
       </label>
-      <input
-        id={id}
-        autoComplete="off"
-        aria-invalid={Boolean(wrong)}
-        aria-describedby={`${id}-help`}
-        className={styles.input}
-        {...rest}
-      />
-      <p id={`${id}-help`} className={classes(styles.help, wrong && styles.wrong)}>
-        {wrong || help}
-      </p>
+      {lines === undefined ? (
+        <input ref={ref} className={styles.input} {...same} />
+      ) : (
+        <textarea ref={ref} rows={lines} className={classes(styles.input, styles.long)} {...same} />
+      )}
+      {told && (
+        <p id={`${id}-help`} className={classes(styles.help, wrong && styles.wrong)}>
+          {told}
+        </p>
+      )}
     </div>
   );
 }
