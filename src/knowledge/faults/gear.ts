@@ -13,7 +13,7 @@ export const gearFaults: FaultText[] = [
       'roll-speed=speed-none': 'always',
       'motor-current=current-low': 'often',
     },
-    ['Fit new belts alone, the pulleys run free', 12, 'clutch', ['belt']],
+    ['Fit new belts alone, the pulleys turn freely', 12, 'clutch', ['belt']],
   ),
   fault(
     'primary-belt-stretched',
@@ -24,7 +24,7 @@ export const gearFaults: FaultText[] = [
       'run-seconds=roll-slow': 'often',
       'roll-speed=speed-low': 'usually',
     },
-    ['Fit new belts alone, the pulleys run free', 12, 'clutch', ['belt']],
+    ['Fit new belts alone, the pulleys turn freely', 12, 'clutch', ['belt']],
   ),
   fault(
     'clutch-worn-or-melted',
