@@ -128,5 +128,6 @@ export function proposedStep(next: Assessment['next'], first: readonly string[])
     const asked = free.find((n) => n.check === check);
     if (asked) return asked;
   }
-  return free[0] ?? null;
+  // A repair whose run is held back stands first where nothing that can be looked at is worth more.
+  return next.find((n) => n.asGood && n.heldBackBy.length > 0) ?? free[0] ?? null;
 }

@@ -14,6 +14,10 @@ import { rankActions, type Action, type RankedAction } from './rankActions';
 const WORTH_REPAIRING = 0.25;
 /** From this on nobody looks first: as good as seen. Common practice, no source. */
 const AS_GOOD_AS_SEEN = 0.99;
+/** From this on a repair is done before its run may show that it was right. Common practice, no source. */
+const SURE_WITHOUT_POWER = 0.95;
+/** The same where nothing is left to look at. */
+const LIKELIEST_WITHOUT_POWER = 0.8;
 /** Below this a fault does not take part in the course. */
 const WORTH_PROVING = 5e-4;
 /** A look counts as a way to prove a fault when the fault shows there at least so surely. */
@@ -244,10 +248,29 @@ export function nextActions(
     toFront(made([...level, ...rest]));
     toFront(turned([...level, ...rest]));
   }
+  const held = rows.filter((r) => r.heldBackBy.length > 0);
+  const sure = safe ? undefined : held.find((r) => isSureWithoutPower(compiled, r, result.marginals, first));
+  if (sure) sure.asGood = true;
   return {
-    next: [...level, ...rest, ...rows.filter((r) => r.heldBackBy.length > 0)],
-    minutesToGo: Math.min(now, first?.total ?? now),
+    next: [...(sure ? [sure] : []), ...level, ...rest, ...held.filter((r) => r !== sure)],
+    minutesToGo: Math.min(now, first?.total ?? now, sure?.total ?? now),
   };
+}
+
+/**
+ * Whether a repair is what comes next although its run is held back: what is wrong is as good as known, and whatever can still be
+ * looked at without power would cost more than it saves. It is fitted, made safe, then run. Common practice, no source.
+ */
+function isSureWithoutPower(
+  compiled: CompiledKind,
+  row: NextAction,
+  marginals: Float64Array,
+  free: NextAction | undefined,
+): boolean {
+  const repaired = repairedFault(row.check);
+  if (repaired === null || row.heldBackBy.some((c) => !compiled.rules.holdsPower.has(c))) return false;
+  const odds = marginals[compiled.faultIndex.get(repaired)!]!;
+  return free ? odds >= SURE_WITHOUT_POWER && row.total <= free.total : odds >= LIKELIEST_WITHOUT_POWER;
 }
 
 /** What is repaired or reset shows in nothing that is looked at from now on. */

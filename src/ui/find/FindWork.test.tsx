@@ -252,3 +252,29 @@ test('a reading that is begun stays on the bench, whatever is worked out anew me
   expect(screen.getByRole('region', { name: 'Odds of the faults' }).getAttribute('aria-busy')).toBe('true');
   expect(field().value).toBe('17');
 });
+
+test('a repair that is as sure as it gets without power is fitted first, and answered when it is made safe', async () => {
+  furnishBrowser();
+  const [likely] = before.odds.assessment.next;
+  const held = {
+    ...likely!,
+    check: 'repair:brush-motor-failed',
+    informs: 0,
+    asGood: true,
+    why: [],
+    heldBackBy: ['burnt-smell'],
+  };
+  const odds = { ...before.odds, assessment: { ...before.odds.assessment, next: [held, likely!] } };
+  function Burnt() {
+    const desk = useJob({ ...before.facts, id: 77, cautions: ['burnt-smell'], firstChecks: [] }, odds);
+    return <FindWork desk={desk} onLook={() => {}} onDone={() => {}} station={null} onStation={() => {}} />;
+  }
+  stand(<Burnt />);
+  await settle();
+  expect(screen.getByText('Fit it; it is run when it is made safe.')).toBeTruthy();
+  expect(within(bench()).getByRole('heading').textContent).toMatch(/motor/i);
+  expect(within(bench()).getByText(/Held back: Smells burnt/)).toBeTruthy();
+  const gone = within(bench()).getByRole<HTMLButtonElement>('button', { name: /complaint gone/ });
+  expect(gone.disabled).toBe(true);
+  expect(document.body.textContent).not.toContain('No check is worth its minutes');
+});

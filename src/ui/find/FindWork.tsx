@@ -78,6 +78,8 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   const next = assessment?.next.find((n) => n.check === current) ?? null;
   const told = assessment !== null;
   const held = heldPower(job);
+  // As sure as it gets without power.
+  const isToBeFitted = current !== null && repairedFault(current) !== null && (next?.heldBackBy.length ?? 0) > 0;
 
   return (
     <div className={styles.screen}>
@@ -106,6 +108,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
             !closed &&
             current === proposed &&
             !job.firstChecks.includes(current) &&
+            !isToBeFitted &&
             (next?.informs ?? 0) <= TELLS_LITTLE && (
               <NothingWorth job={job} odds={assessment!} held={held} onPick={setPinned} />
             )}
@@ -113,7 +116,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
             !closed &&
             current === proposed &&
             repairedFault(current) !== null &&
-            (next?.informs ?? 0) > TELLS_LITTLE && (
+            (isToBeFitted || (next?.informs ?? 0) > TELLS_LITTLE) && (
               <Notice title={held ? 'Fit it; it is run when it is made safe.' : 'Fit it and run it.'}>
                 <Words>Looking further would cost more than it is expected to save.</Words>
               </Notice>

@@ -1,0 +1,60 @@
+import { knowledge } from '@/knowledge';
+import { assess } from './assess';
+import type { Answer } from './assessment';
+import { compileKind } from './compileKind';
+import { repairedFault } from './doing';
+import { proposedStep } from './finderCase';
+import { seededRandom } from './seededRandom';
+import { answerOf, type HiddenMachine } from './simulate';
+
+/** A machine that smells burnt, followed as it is proposed while nobody clears it: to the cause, or to the repair that is as good as sure. */
+function follow(kindId: string, fault: string, complaints: string[], seed: number) {
+  const kind = knowledge.kinds.find((k) => k.id === kindId)!;
+  const compiled = compileKind(knowledge, kind);
+  const random = seededRandom(seed);
+  const machine: HiddenMachine = { present: new Set([compiled.faultIndex.get(fault)!]), complaints };
+  let answers: Answer[] = [];
+  for (let steps = 0; ; steps++) {
+    const state = assess(knowledge, { kind, mainsV: 120, complaints, answers });
+    if (state.explained.every((e) => e.by.length > 0)) return { steps, cause: state.proved, repair: null, state };
+    const next = proposedStep(state.next, []);
+    if (!next) throw new Error(`Nothing is proposed after ${steps} steps: ${state.faults[0]!.id} is likeliest.`);
+    if (next.heldBackBy.length > 0) return { steps, cause: [], repair: repairedFault(next.check), state };
+    answers = [...answers, ...answerOf(random, compiled, machine, next.check)];
+  }
+}
+
+// Nothing that is seen without power proves these.
+test.each([
+  ['wet-dry-tub', 'motor-wet', ['burning-smell']],
+  ['scrubber-walk-behind', 'motor-wet', ['burning-smell']],
+  ['carpet-extractor', 'vac-motor-failed', ['burning-smell', 'no-suction']],
+  ['handheld-mains', 'armature-bad', ['burning-smell', 'harsh-motor']],
+  ['stick-cordless', 'water-in-head', ['burning-smell']],
+  ['robot', 'vac-motor-failed', ['burning-smell', 'no-suction']],
+])('%s with %s and no power: not the long way round through everything that is whole', (kind, fault, complaints) => {
+  for (const seed of [1, 2, 3]) {
+    const { steps, cause, repair, state } = follow(kind, fault, complaints, seed);
+    const isNothingLeft = !state.next.some((n) => n.heldBackBy.length === 0);
+    if (!isNothingLeft) expect(steps).toBeLessThan(16);
+    if (repair === null) expect(cause.length).toBeGreaterThan(0);
+    else {
+      expect(repair).toBe(fault);
+      expect(state.faults.find((f) => f.id === repair)!.probability).toBeGreaterThanOrEqual(isNothingLeft ? 0.8 : 0.95);
+      // The only one of what is held back that is put forward.
+      expect(state.next.filter((n) => n.asGood && n.heldBackBy.length > 0)).toHaveLength(1);
+    }
+  }
+});
+
+test('what is only likely is not fitted while its run is held back', () => {
+  const state = assess(knowledge, {
+    kind: knowledge.kinds.find((k) => k.id === 'handheld-mains')!,
+    mainsV: 120,
+    complaints: ['burning-smell', 'harsh-motor'],
+    answers: [],
+  });
+  expect(state.faults[0]!.probability).toBeLessThan(0.95);
+  expect(state.next.some((n) => n.heldBackBy.length > 0)).toBe(true);
+  expect(state.next.filter((n) => n.asGood && n.heldBackBy.length > 0)).toEqual([]);
+});
