@@ -109,7 +109,7 @@ export function Shell({
 function Underway() {
   const isUnderway = useIsUnderway();
   return (
-    <div role="status" className={classes('no-print', styles.underway)}>
+    <div aria-live="polite" className={classes('no-print', styles.underway)}>
       {isUnderway && <span className={styles.fetching}>Fetching …</span>}
     </div>
   );
