@@ -47,6 +47,31 @@ test.each([
   }
 });
 
+test('a look that surely shows whether the part is needed goes before it is bought, however sure it is', () => {
+  const kind = knowledge.kinds.find((k) => k.id === 'upright-clutch')!;
+  const answers: Answer[] = [
+    ...['belt-whole', 'hair-none', 'no-object', 'no-heat-marks', 'no-crumbs', 'roll-sound'].map((outcome) => ({
+      check: 'sole-plate-look',
+      outcome,
+    })),
+    { check: 'motor-spin', outcome: 'spin-rough' },
+    { check: 'suction-motor-ohms', condition: 'winding', value: 1e9 },
+    { check: 'suction-motor-ohms', condition: 'frame', value: 1e9 },
+    { check: 'bag-or-bin', outcome: 'below-line' },
+    { check: 'finger-turn', outcome: 'normal-drag' },
+    { check: 'breaker-reset', outcome: 'was-not-tripped' },
+    { check: 'filter-look', outcome: 'filter-clean' },
+    { check: 'carbon-brush-length', value: 14 },
+  ];
+  const after = (more: Answer[]) =>
+    assess(knowledge, { kind, mainsV: 120, complaints: ['dead', 'burning-smell'], answers: [...answers, ...more] });
+  const sure = after([]);
+  expect(sure.faults.find((f) => f.id === 'suction-motor-failed')!.probability).toBeGreaterThan(0.99);
+  expect(proposedStep(sure.next, [])!.check).toBe('past-the-brushes');
+  expect(sure.next.filter((n) => n.asGood && n.heldBackBy.length > 0)).toEqual([]);
+  expect(after([{ check: 'past-the-brushes', outcome: 'past-open' }]).proved).toEqual(['suction-motor-failed']);
+});
+
 test('what is only likely is not fitted while its run is held back', () => {
   const state = assess(knowledge, {
     kind: knowledge.kinds.find((k) => k.id === 'handheld-mains')!,

@@ -249,7 +249,12 @@ export function nextActions(
     toFront(turned([...level, ...rest]));
   }
   const held = rows.filter((r) => r.heldBackBy.length > 0);
-  const sure = safe ? undefined : held.find((r) => isSureWithoutPower(compiled, r, result.marginals, first));
+  const known = safe ? undefined : held.find((r) => isSureWithoutPower(compiled, r, result.marginals, first));
+  // Here too what surely shows whether its parts are needed goes before they are bought, however sure it is: what is shown can be
+  // put to the owner at once, what is only sure has no run to show it.
+  const look = lookBeforePurchase(compiled, input, result.marginals, known, free, Infinity);
+  toFront(look);
+  const sure = look ? undefined : known;
   if (sure) sure.asGood = true;
   return {
     next: [...(sure ? [sure] : []), ...level, ...rest, ...held.filter((r) => r !== sure)],
@@ -438,6 +443,7 @@ function quickBeforeLive(
 /**
  * Before parts are bought on suspicion, the look that shows whether they are needed: the cheapest that surely shows it and takes
  * no longer than fitting them. Common practice, no source.
+ * @param enough odds from which on nobody looks first
  */
 function lookBeforePurchase(
   compiled: CompiledKind,
@@ -445,11 +451,12 @@ function lookBeforePurchase(
   marginals: Float64Array,
   first: NextAction | undefined,
   free: NextAction[],
+  enough = AS_GOOD_AS_SEEN,
 ): NextAction | undefined {
   const mended = first ? repairedFault(first.check) : null;
   if (!first || mended === null) return undefined;
   const fault = compiled.faultIndex.get(mended)!;
-  if (partMinutesOf(compiled, input, fault) === 0 || marginals[fault]! >= AS_GOOD_AS_SEEN) return undefined;
+  if (partMinutesOf(compiled, input, fault) === 0 || marginals[fault]! >= enough) return undefined;
   const effort = (r: NextAction) => r.minutes + r.openingMinutes;
   return free
     .filter((r) => repairedFault(r.check) === null && effort(r) <= effort(first))

@@ -3,7 +3,7 @@ const HOUR_MS = 3_600_000;
 /** What the clock of a zone is ahead of UTC, for a span of years: enough to tell an instant without the browser's own formats. */
 export interface ZoneOffsets {
   zone: string;
-  /** Hours (whole ones and halves) since 1970 UTC from when each offset holds, ascending; the first is where the span begins. */
+  /** Hours, or quarters of them, since 1970 UTC from when each offset holds, ascending; the first is where the span begins. */
   fromHours: number[];
   /** Minutes ahead of UTC, one for each of `fromHours`. */
   minutes: number[];

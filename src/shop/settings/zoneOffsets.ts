@@ -29,7 +29,7 @@ export function zoneOffsets(zone: string, now = new Date()): ZoneOffsets {
 function search(zone: IANAZone, begin: number, end: number): ZoneOffsets {
   const fromHours = [begin / HOUR_MS];
   const minutes = [zone.offset(begin)];
-  // No clock is moved twice within a week but back and forth for a month (Ramadan): a week's step misses none.
+  // The shortest stay of a clock is a month (Ramadan): steps of a week miss no move.
   for (let at = begin; at < end; at += 7 * 24 * HOUR_MS) {
     const next = Math.min(end, at + 7 * 24 * HOUR_MS);
     if (zone.offset(next) === minutes.at(-1)) continue;
