@@ -1,5 +1,6 @@
+import { repairAccess } from '@/core/diagnosis/knowledge';
 import type { RepairWork } from '@/core/strip/wayBack';
-import { knowledge } from '.';
+import { kindById, knowledge } from '.';
 import { repairTexts, type RepairText } from './strip/repairs';
 
 const faultById = new Map(knowledge.faults.map((f) => [f.id, f]));
@@ -15,7 +16,7 @@ export function repairWorkOf(kindId: string, faultId: string): RepairWork {
   const { steps } = repairTexts[faultId]!;
   return {
     fault: faultId,
-    access: fault.repair.access,
+    access: repairAccess(kindById(kindId), fault),
     steps: steps.map((label, i) => ({
       id: String(i + 1),
       label,

@@ -55,7 +55,7 @@ export interface Assessment {
   /** What is open after the answers so far. */
   open: string[];
   minutesSpent: number;
-  /** Expected minutes from here to the machine repaired, along the proposed course. */
+  /** Expected minutes until what is not proved yet is proved and repaired, along the proposed course; what is proved comes on top. */
   minutesToGo: number;
   cautions: string[];
   basis: { method: Posterior['method']; standardError: number; covered: number };

@@ -1,6 +1,7 @@
 import { repairOf } from './doing';
 import {
   checksOf,
+  repairAccess,
   COMMONNESS,
   STRENGTHS,
   type Aspect,
@@ -69,8 +70,14 @@ export function shippedPriors(knowledge: Knowledge, kind: Kind, options: PriorOp
   );
 }
 
+/** The faults of a kind, each mended by the access that it has there. */
 export function faultsOf(knowledge: Knowledge, kind: Kind): Fault[] {
-  return knowledge.faults.filter((f) => kind.id in f.kinds);
+  return knowledge.faults
+    .filter((f) => kind.id in f.kinds)
+    .map((f) => {
+      const access = repairAccess(kind, f);
+      return access === f.repair.access ? f : { ...f, repair: { ...f.repair, access } };
+    });
 }
 
 /** Everything about a kind that no prior changes; kept, because it takes longer than the odds of a simple machine. */

@@ -49,6 +49,11 @@ export interface Kind {
   supply: Supply;
   lines: { line: LineId; label: string; stations: Station[] }[];
   access: Access[];
+  /**
+   * What lies behind another cover here than on most kinds: a check, or a repair (`repair:` and the fault), and the access by
+   * which it is reached.
+   */
+  through?: Readonly<Record<string, string>>;
   /** Sealed vacuum at the machine's own inlet when healthy, kPa. */
   healthyVacuumKpa: number;
   /** Roll speed when healthy, r/min. */
@@ -304,6 +309,10 @@ function perKind<T>(kept: PerKind<T>, knowledge: Knowledge, kindId: string, make
   return made;
 }
 
+/** The access by which a fault is mended on a kind. */
+export const repairAccess = (kind: Kind, fault: Fault): string =>
+  kind.through?.[`repair:${fault.id}`] ?? fault.repair.access;
+
 /** The checks of a kind, with only the aspects, outcomes and cautions that it has, in the words of its supply; made once. */
 export function checksOf(knowledge: Knowledge, kindId: string): Check[] {
   return perKind(kindChecks, knowledge, kindId, wordedChecks);
@@ -321,6 +330,7 @@ function wordedChecks(knowledge: Knowledge, kindId: string): Check[] {
       const headOff = headOffWith?.some((s) => stations.has(s)) ?? false;
       return {
         ...c,
+        access: kind?.through?.[c.id] ?? c.access,
         ...(spinsRoll && !headOff ? { spinsRoll } : {}),
         how: c.how.map((line, i) => inWordsOf(supply, headOff && i === 0 ? `${HEAD_OFF} ${line}` : line)),
         cautions: cautionsFor(knowledge, kindId, c.cautions).filter((id) => !headOff || !holdsSpin.has(id)),

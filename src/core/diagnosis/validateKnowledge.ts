@@ -64,6 +64,9 @@ export function problemsIn(knowledge: Knowledge, raisedElsewhere: readonly strin
     for (const complaint of complaints)
       if (!faults.some((f) => f.complaints.some((c) => c.complaint === complaint.id)))
         say(at(`nothing explains complaint ${complaint.id}`));
+    for (const id of Object.keys(kind.through ?? {}))
+      if (!checks.some((c) => c.id === id) && !faults.some((f) => `repair:${f.id}` === id))
+        say(at(`${id} is said to lie elsewhere, and is not there`));
     for (const check of checks) {
       named(at(`check ${check.id}`), check.cautions);
       try {

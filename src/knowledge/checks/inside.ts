@@ -220,7 +220,7 @@ export const insideChecks: CheckText[] = [
     2,
     'motor-bay',
     [
-      'Motor bay open, plug out.',
+      'Fan bared, plug out.',
       'Turn the fan by hand; look at every blade.',
       'Something hard that went through leaves its mark.',
     ],

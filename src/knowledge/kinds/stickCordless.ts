@@ -60,8 +60,15 @@ export const stickCordless: KindBookText = {
       }),
       headOpen(['brush-motor', 'head-board']),
       access('battery', 'pack out', ['battery-pack', 'contacts'], { closedForPower: true }),
-      motorBay(['suction-motor', 'trigger', 'main-board']),
+      access('exhaust', 'exhaust foam out', ['exhaust-foam'], { needs: 'battery', closedForPower: true }),
+      { ...motorBay(['suction-motor', 'trigger', 'main-board']), needs: 'exhaust' },
     ],
+    // The foam lies behind the pack.
+    through: {
+      'exhaust-filter-look': 'exhaust',
+      'repair:exhaust-filter-clogged': 'exhaust',
+      'repair:exhaust-filter-apart': 'exhaust',
+    },
     healthyVacuumKpa: 18,
     rollRpm: 3000,
     ratedWatts: 350,

@@ -73,6 +73,8 @@ export const uprightAuto: KindBookText = {
       }),
       motorBay(['suction-motor', 'main-switch', 'cut-out', 'indicator-board', 'cord-grip', 'fan']),
     ],
+    // The second belt runs behind the same cover as the first.
+    through: { 'repair:belt-broken': 'clutch', 'repair:belt-brittle': 'clutch', 'repair:belt-teeth-worn': 'clutch' },
     healthyVacuumKpa: 21,
     rollRpm: 2900,
     ratedWatts: 1400,

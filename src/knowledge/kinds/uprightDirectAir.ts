@@ -82,6 +82,7 @@ export const uprightDirectAir: KindBookText = {
       }),
       motorBay(['suction-motor', 'main-switch', 'cut-out', 'receiver-board', 'cord-grip']),
     ],
+    through: { 'fan-look': 'fan-chamber', 'repair:fan-broken': 'fan-chamber' },
     healthyVacuumKpa: 6,
     rollRpm: 3500,
     ratedWatts: 600,

@@ -88,6 +88,7 @@ export const uprightSelfPropelled: KindBookText = {
       }),
       motorBay(['suction-motor', 'main-switch', 'cut-out', 'cord-grip', 'lamp']),
     ],
+    through: { 'fan-look': 'fan-chamber', 'repair:fan-broken': 'fan-chamber', 'repair:fan-rubbing': 'fan-chamber' },
     healthyVacuumKpa: 7,
     rollRpm: 3200,
     ratedWatts: 700,

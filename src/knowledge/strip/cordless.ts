@@ -65,8 +65,16 @@ export const stick: AccessSteps = {
       ),
     ],
   ),
+  exhaust: within(
+    [0.5, 0.5],
+    [
+      step('exhaust-foam-out', 'Exhaust foam out', '-', [0.5, 0.5], 'Exhaust foam in before its cover', {
+        checks: ['exhaust-foam-in'],
+      }),
+    ],
+  ),
   'motor-bay': within(
-    [12, 12],
+    [11.5, 11.5],
     [
       step('shroud-clips', 'Six clips of the shroud', '- pry', [1.5, 1.5], 'Shroud on, its big notch forward', {
         out: ['6 clip: round the shroud'],
@@ -87,10 +95,6 @@ export const stick: AccessSteps = {
       ),
       step('cyclone-top', 'Top of the cyclone off, two small clips', '- pry', [1, 1], 'Cyclone top on, both clips', {
         out: ['2 clip: small, on the cyclone'],
-        also: ['pack-screws'],
-      }),
-      step('exhaust-foam-out', 'Exhaust foam out', '-', [0.5, 0.5], 'Exhaust foam in before its cover', {
-        checks: ['exhaust-foam-in'],
         also: ['pack-screws'],
       }),
       step(

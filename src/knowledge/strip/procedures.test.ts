@@ -203,7 +203,7 @@ test.each<[string, string, RegExp]>([
   ['upright-shaft-belt', 'roll-out', /smooth part of the shaft/i],
   ['central-turbine-brush', 'head', /lip under the metal/i],
   ['central-turbine-brush', 'roll-out', /half twist/i],
-  ['stick-cordless', 'motor-bay', /before its cover/i],
+  ['stick-cordless', 'exhaust', /before its cover/i],
   ['stick-cordless', 'motor-bay', /notch forward/i],
   ['stick-cordless', 'head', /four started before any is tightened/i],
   ['handheld-mains', 'motor-bay', /finger-tight/i],

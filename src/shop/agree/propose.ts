@@ -1,3 +1,4 @@
+import { repairAccess } from '@/core/diagnosis/knowledge';
 import { accessPath } from '@/core/diagnosis/accessCosts';
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { moneyText } from '@/core/money/currency';
@@ -323,7 +324,9 @@ function wayFor(procedure: Procedure, kind: Kind, state: JobState): (faults: rea
     stepsToOpen(
       procedure,
       kind.access,
-      faults.map((f) => faultOf(f).repair.access).filter((a) => accessPath(kind, a).length > 0 || a === 'outside'),
+      faults
+        .map((f) => repairAccess(kind, faultOf(f)))
+        .filter((a) => accessPath(kind, a).length > 0 || a === 'outside'),
       absent,
     );
 }

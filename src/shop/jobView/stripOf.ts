@@ -1,24 +1,26 @@
 import { accessPath } from '@/core/diagnosis/accessCosts';
-import { repairOf } from '@/core/diagnosis/doing';
-import { cautionsFor, type Kind } from '@/core/diagnosis/knowledge';
+import { repairedFault } from '@/core/diagnosis/doing';
+import { cautionsFor, checksOf, repairAccess, type Kind } from '@/core/diagnosis/knowledge';
 import { bestOrder } from '@/core/strip/bestOrder';
 import type { Procedure, StripStep } from '@/core/strip/procedure';
 import { stepsToOpen } from '@/core/strip/reach';
 import { trayOf } from '@/core/strip/tray';
 import { closingOf, wayBack } from '@/core/strip/wayBack';
 import type { JobState } from '@/data/jobState';
-import { knowledge } from '@/knowledge';
+import { faultById, knowledge } from '@/knowledge';
 import { worksOf } from '@/knowledge/repairWork';
 import type { JobFacts, ServiceLine } from './dto';
 import { changesOf, procedureOf } from './procedureOf';
 import { opensFor, visitOrder, withNeeds } from './visitOrder';
 import { stepView } from '@/knowledge/stepView';
 
-const accessOf = new Map([
-  ...knowledge.checks.map((c) => [c.id, c.access] as const),
-  ...knowledge.faults.map((f) => [repairOf(f.id), f.repair.access] as const),
-]);
-const repairAccess = new Map(knowledge.faults.map((f) => [f.id, f.repair.access]));
+/** The access by which a check, a repair or a fault is come to on a kind. */
+function accessOf(kind: Kind, id: string): string | undefined {
+  const check = checksOf(knowledge, kind.id).find((c) => c.id === id);
+  if (check) return check.access;
+  const fault = faultById(repairedFault(id) ?? id);
+  return fault && repairAccess(kind, fault);
+}
 
 /** What this job mends and what of it is mended; open: accesses that Find left open. */
 interface Found {
@@ -50,7 +52,7 @@ export function stripOf(
   const begun = [
     ...new Set(opened.filter((s) => pressed.has(s.id) && !forOthers.has(s.id)).map((s) => s.access)),
   ].filter((access) => !opened.some((s) => s.access === access && closed.has(s.id)));
-  const wanted = [...still.map((f) => repairAccess.get(f)!), ...begun];
+  const wanted = [...still.map((f) => accessOf(kind, f)!), ...begun];
   const ahead = stepsToOpen(procedure, kind.access, wanted, inside);
   const last = opened.at(-1);
   const order = bestOrder(ahead, last ? { lie: last.lie, tool: last.tool } : undefined);
@@ -112,8 +114,8 @@ function openedSteps(
   const paths = (access: string | undefined) => (access ? accessPath(kind, access) : []);
   const accesses = new Set([
     ...open,
-    ...state.findings.filter((f) => f.revoked_at === null).flatMap((f) => paths(accessOf.get(f.check_id))),
-    ...repaired.flatMap((f) => paths(repairAccess.get(f))),
+    ...state.findings.filter((f) => f.revoked_at === null).flatMap((f) => paths(accessOf(kind, f.check_id))),
+    ...repaired.flatMap((f) => paths(accessOf(kind, f))),
     ...state.fitted.flatMap((f) =>
       kind.access.filter((a) => a.bares.includes(f.station)).flatMap((a) => accessPath(kind, a.id)),
     ),

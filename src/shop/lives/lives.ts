@@ -1,3 +1,4 @@
+import { repairAccess } from '@/core/diagnosis/knowledge';
 import { intervalDays } from '@/core/service/planDue';
 import { meanCumulative } from '@/core/service/meanCumulative';
 import { failedOf, shareRange } from '@/core/service/survivors';
@@ -17,7 +18,7 @@ import {
 } from '@/data/lives';
 import { markStale, ownIntervals, putOwnInterval } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
-import { faultById, knowledge } from '@/knowledge';
+import { faultById, knowledge, kindById } from '@/knowledge';
 import { procedures } from '@/knowledge/kinds';
 import { ordinaryHoursPerWeek, ordinaryUseOf } from '@/knowledge/ordinaryUse';
 import { planItem, planItemsOn } from '@/knowledge/plans';
@@ -133,7 +134,7 @@ export async function lifeOfFault(kind: string, fault: string): Promise<LifeView
     ownIntervals(db),
   ]);
   const planned = waiting.price(kind, fault);
-  const { open, close } = minutesOf(procedures[kind]!.steps, known.repair.access);
+  const { open, close } = minutesOf(procedures[kind]!.steps, repairAccess(kindById(kind), known));
   const use = {
     pets: false,
     trade: true,

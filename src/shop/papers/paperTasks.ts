@@ -1,5 +1,6 @@
 import type { MessagePort } from 'node:worker_threads';
-import { gaugeById, reckon } from '@/core/gauges/catalogue';
+import { gaugeById } from '@/core/gauges/catalogue';
+import { reckon } from '@/core/gauges/reckon';
 import { fitLives } from '@/core/service/fitLives';
 import { ProblemError, type FieldProblem } from '../problem';
 import { bookPaper, type BookOrder } from './bookPaper';
