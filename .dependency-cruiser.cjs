@@ -53,10 +53,17 @@ module.exports = {
       name: 'frame-without-components',
       severity: 'error',
       from: {
-        path: '^src/ui/((shell|bench|live|find|board)/|lock/(ScreenLock|Cover)\\.|jobScreen/(JobScreen|MachinePast|JobGauges|TakenIn)\\.|job/(CautionGate|Complaints|FoundPictures)\\.)',
+        path: '^src/ui/((shell|bench|live|find|board)/|parts/(Trouble|NotHere)\\.|lock/(ScreenLock|Cover)\\.|jobScreen/(JobScreen|MachinePast|JobGauges|TakenIn)\\.|job/(CautionGate|Complaints|FoundPictures)\\.|gauges/(of/|places/|OneGauge|GaugeScreen|GaugeForm|RowsGrid|AboutGauge|KeepUsual))',
         pathNot: '\\.test\\.tsx?$|/MoveMenu\\.tsx$',
       },
-      to: { path: 'node_modules/(@mui/material/(?!styles)|@mui/x-|react-hook-form)' },
+      to: { path: 'node_modules/(@mui/material/(?!styles|useAutocomplete)|@mui/x-|react-hook-form)' },
+    },
+    {
+      // The counter too, but for the form that judges while it is typed.
+      name: 'counter-without-components',
+      severity: 'error',
+      from: { path: '^src/ui/takeIn/', pathNot: '\\.test\\.tsx?$|/NewModel\\.tsx$' },
+      to: { path: 'node_modules/(@mui/material/(?!styles|useAutocomplete)|@mui/x-)' },
     },
     {
       // All that is known of machines is fetched when one is known.
@@ -80,6 +87,13 @@ module.exports = {
         path: '^src/(knowledge/(index|kinds/index|repairWork|tradeBook|ownersIdea|atTheCounter)\\.ts|core/gauges/catalogue)',
         dependencyTypesNot: ['dynamic-import', 'type-only'],
       },
+    },
+    {
+      // A gauge's page carries one; all of them are ten times that.
+      name: 'one-gauge',
+      severity: 'error',
+      from: { path: '^src/ui/gauges/', pathNot: '\\.test\\.tsx?$|/GaugeList\\.tsx$' },
+      to: { path: '^src/core/gauges/catalogue', dependencyTypesNot: ['type-only'] },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {

@@ -29,11 +29,12 @@ packages() {
 # A production build, when a source is newer than the last.
 build() {
   local sum
-  sum=$({ find src -type f ! -name '*.test.ts' ! -name '*.fixture.ts' -print0 | sort -z | xargs -0 sha256sum; sha256sum package-lock.json next.config.ts tsconfig.json; } | sha256sum | cut -d' ' -f1)
+  sum=$({ find src -type f ! -name '*.test.ts' ! -name '*.fixture.ts' -print0 | sort -z | xargs -0 sha256sum; sha256sum package-lock.json next.config.ts tsconfig.json scripts/hintChunks.mjs; } | sha256sum | cut -d' ' -f1)
   if [ -f .next/BUILD_ID ] && [ "$(cat "$STATE/build.sum" 2>/dev/null)" = "$sum" ]; then return; fi
   say "Building (about a minute)"
   rm -f "$STATE/build.sum"
   NODE_ENV=production node node_modules/next/dist/bin/next build >"$STATE/build.log" 2>&1 || { tail -40 "$STATE/build.log" >&2; die "The build failed: see .gritkeeper/build.log"; }
+  node scripts/hintChunks.mjs >>"$STATE/build.log" 2>&1 || { tail -5 "$STATE/build.log" >&2; die "The build failed: see .gritkeeper/build.log"; }
   # Threads, processes and the door do not read TypeScript: each goes into one file beside the server's own.
   node_modules/.bin/esbuild src/workers/*.thread.ts src/workers/*.process.ts src/door/door.ts src/door/supervise.ts --bundle --packages=external --platform=node \
     --format=esm --target=node20 --log-level=warning --out-extension:.js=.mjs --outdir=.next/own --outbase=src --entry-names='[name]' \

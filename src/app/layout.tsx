@@ -5,6 +5,7 @@ import '@fontsource/barlow-semi-condensed/600.css';
 // Letters of names that our own hands lack; a browser loads them where they stand.
 import '@fontsource/noto-sans/500.css';
 import '@fontsource/noto-sans/700.css';
+import '@/ui/theme/fallbackFaces.css';
 import '@/ui/theme/theme.css';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata, Viewport } from 'next';
@@ -13,6 +14,7 @@ import type { ReactNode } from 'react';
 import { firstScheme } from '@/ui/theme/firstScheme';
 import { revealAtOnce } from '@/ui/theme/revealAtOnce';
 import { FirstLetters } from '@/ui/theme/FirstLetters';
+import { keepTypedEarly } from '@/ui/theme/typedEarly';
 import { ThemeRegistry } from '@/ui/theme/ThemeRegistry';
 
 export const metadata: Metadata = { title: { default: 'Grit Keeper', template: '%s · Grit Keeper' } };
@@ -27,7 +29,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <script
           nonce={nonce}
           suppressHydrationWarning
-          dangerouslySetInnerHTML={{ __html: firstScheme + revealAtOnce }}
+          dangerouslySetInnerHTML={{ __html: firstScheme + revealAtOnce + keepTypedEarly }}
         />
         <AppRouterCacheProvider options={{ nonce }}>
           <FirstLetters />

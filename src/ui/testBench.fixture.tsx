@@ -3,7 +3,9 @@ import { configure, fireEvent, render, type RenderResult } from '@testing-librar
 import { notifyManager } from '@tanstack/react-query';
 import type { ReactElement, ReactNode } from 'react';
 import { Asking } from './asking/Asking';
-import { theme } from './theme/theme';
+import { makeTheme } from './theme/theme';
+
+const theme = makeTheme();
 
 // How long something takes is no test: on a slow machine it is waited for nearly as long as the test itself may last.
 configure({ asyncUtilTimeout: 200_000 });

@@ -1,4 +1,5 @@
-import { gaugeById, reckon } from '@/core/gauges/catalogue';
+import { gaugeById } from '@/core/gauges/catalogue';
+import { reckon } from '@/core/gauges/reckon';
 import type { RawValues } from '@/core/gauges/fields';
 import type { Surroundings } from '@/core/gauges/gauge';
 

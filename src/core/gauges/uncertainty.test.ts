@@ -1,5 +1,6 @@
 import { seededRandom } from '../diagnosis/seededRandom';
-import { gaugeById, reckon } from './catalogue';
+import { gaugeById } from './catalogue';
+import { reckon } from './reckon';
 import type { RawValues } from './fields';
 
 /** Seeded Monte Carlo of every figure with a ±: what is stated as 95 % holds in 90 to 98 of 100 readings of the same thing. */

@@ -1,7 +1,8 @@
 import 'reflect-metadata';
 import { ArrayMaxSize, IsArray, IsIn, IsObject, registerDecorator, ValidateIf } from 'class-validator';
 import { DeedDto } from '../deed/dto';
-import { gauges, type AnyGauge } from '@/core/gauges/catalogue';
+import { gauges } from '@/core/gauges/catalogue';
+import type { AnyGauge } from '@/core/gauges/reckon';
 import { isAsked, type Field, type RawValues } from '@/core/gauges/fields';
 import { readField } from '@/core/gauges/readFields';
 

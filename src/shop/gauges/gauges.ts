@@ -1,4 +1,5 @@
-import { gaugeById, type AnyGauge } from '@/core/gauges/catalogue';
+import { gaugeById, gauges } from '@/core/gauges/catalogue';
+import type { AnyGauge } from '@/core/gauges/reckon';
 import type { RawValues } from '@/core/gauges/fields';
 import type { GaugeAnswer } from '@/core/gauges/gauge';
 import { readField } from '@/core/gauges/readFields';
@@ -62,6 +63,7 @@ export async function gaugeDesk() {
     zone: shop.zone,
     usual: await gaugeUsual(db),
     instruments: await instrumentCards(db),
+    names: Object.fromEntries(gauges.map((g) => [g.id, g.label])),
   };
 }
 

@@ -1,7 +1,6 @@
 'use client';
 
-import ExpandLessIcon from '@mui/icons-material/ExpandLess';
-import ExpandMoreIcon from '@mui/icons-material/ExpandMore';
+import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { classes } from '../parts/Words';
 import styles from './folded.module.css';
@@ -18,7 +17,7 @@ export function FoldedOnPhone({ says, children }: { says: string; children: Reac
         onClick={() => setUnfolded(!unfolded)}
       >
         <span>{says}</span>
-        {unfolded ? <ExpandLessIcon aria-hidden /> : <ExpandMoreIcon aria-hidden />}
+        {unfolded ? <ChevronUp aria-hidden /> : <ChevronDown aria-hidden />}
       </button>
       <div className={classes(!unfolded && styles.whereWide)}>{children}</div>
     </div>

@@ -1,11 +1,10 @@
 'use client';
 
-import { useTheme } from '@mui/material/styles';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { Kind, LineId } from '@/core/diagnosis/knowledge';
 import type { LineSplit } from '@/core/diagnosis/lineSplit';
 import { percent } from '../parts/Reading';
-import { fonts } from '../theme/palette';
+import { benchInks as bench, fonts } from '../theme/palette';
 import { LABEL_PX, layoutBoard, STATION, type PlacedLine, type PlacedStation } from './layoutBoard';
 import { ageWords, stationSentence, type StationState } from './stationState';
 import styles from './board.module.css';
@@ -28,7 +27,10 @@ export function LineBoard({ kind, dropped = [], states, splits = [], onChoose, t
   const [width, setWidth] = useState(1200);
   useEffect(() => {
     const element = box.current!;
-    const observer = new ResizeObserver(() => setWidth(Math.max(280, Math.floor(element.clientWidth))));
+    const observer = new ResizeObserver(() => {
+      // Folded away it has no width, and is not laid out for nobody.
+      if (element.clientWidth > 0) setWidth(Math.max(280, Math.floor(element.clientWidth)));
+    });
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
@@ -100,7 +102,6 @@ function nearestOnNextLine(lines: PlacedLine[], stations: PlacedStation[], at: n
 
 /** A cut across a line where the proposed check splits it; its flags point to the side that the check speaks of. */
 function Cut({ split, stations }: { split: LineSplit; stations: PlacedStation[] }) {
-  const { bench } = useTheme().vars!.palette;
   const [a, b] = [split.before, split.after].map((id) => stations.find((s) => s.id === id && s.line === split.line));
   if (!a || !b) return null;
   // Where the line turns back on itself the cut stands behind the last station of the furrow.
@@ -126,7 +127,6 @@ function Cut({ split, stations }: { split: LineSplit; stations: PlacedStation[] 
 
 /** Lines are told apart by how they are drawn: two wires, belt teeth, puffs, a wave, treads, a hairline. */
 function Track({ line }: { line: PlacedLine }) {
-  const { bench } = useTheme().vars!.palette;
   const colour = bench.lines[line.line];
   const d = line.track.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join(' ');
   const path = (props: Record<string, string | number>) => <path d={d} fill="none" stroke={colour} {...props} />;
@@ -210,7 +210,6 @@ interface MarkProps {
 }
 
 function StationMark({ station, state, tabIndex, onKeyDown, onFocus, onChoose, register }: MarkProps) {
-  const { bench } = useTheme().vars!.palette;
   const { x, y, line, cell } = station;
   const colour = state.ruledOut ? bench.soft : bench.lines[line];
   const outline = shape(line, x, y);

@@ -1,10 +1,9 @@
 'use client';
 
-import { useTheme } from '@mui/material/styles';
 import { useId } from 'react';
 import { LIES, type Lie } from '@/core/strip/procedure';
 import type { LineId } from '@/core/diagnosis/knowledge';
-import { fonts } from '../theme/palette';
+import { benchInks as bench, fonts } from '../theme/palette';
 import { drawings } from './machines';
 import { FLOOR, SIDE, type Drawing, type Point, type Shape } from './shapes';
 
@@ -49,15 +48,13 @@ export function MachineDrawing({
   tall = 290,
   title,
 }: Props) {
-  // Variables, not figures: the lamp may be switched while this is shown.
-  const { palette } = useTheme().vars!;
   const pattern = useId();
   const drawing = drawings[kind];
   if (!drawing) return null;
   const off = new Set(open);
   const turn = drawing.still ? 0 : TURNED[lie ?? 'standing'];
   const dots = at && count > 0 ? (drawing.screws[at] ?? []).slice(0, count) : [];
-  const ink = palette.text.primary;
+  const ink = bench.ink;
   const frame = frameOf(drawing, turn);
   const [left, top, width, height] = frame.viewBox.split(' ').map(Number) as [number, number, number, number];
   const caption =
@@ -76,11 +73,11 @@ export function MachineDrawing({
     >
       <defs>
         <pattern id={`${pattern}cut`} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width={6} height={6} fill={palette.background.paper} />
+          <rect width={6} height={6} fill={bench.sheet} />
           <line x1={0} y1={0} x2={0} y2={6} stroke={ink} strokeWidth={1.1} opacity={0.6} />
         </pattern>
         <pattern id={`${pattern}foam`} width={7} height={7} patternUnits="userSpaceOnUse">
-          <rect width={7} height={7} fill={palette.background.paper} />
+          <rect width={7} height={7} fill={bench.sheet} />
           <circle cx={2} cy={2} r={1} fill={ink} opacity={0.7} />
           <circle cx={5.5} cy={5.5} r={1} fill={ink} opacity={0.7} />
         </pattern>
@@ -120,7 +117,7 @@ export function MachineDrawing({
               {onChoose && <circle r={20} fill="transparent" />}
               <circle
                 r={points[id] === undefined ? 4 : 13}
-                fill={points[id] === undefined ? palette.background.paper : palette.bench.brassFill}
+                fill={points[id] === undefined ? bench.sheet : bench.brassFill}
                 stroke={ink}
                 strokeWidth={1.5}
               />
@@ -140,7 +137,7 @@ export function MachineDrawing({
           ))}
         {dots.map(([x, y]) => (
           <g key={`${x} ${y}`} transform={`translate(${x} ${y})`}>
-            <circle r={8} fill={palette.bench.brassFill} stroke={ink} strokeWidth={1.4} />
+            <circle r={8} fill={bench.brassFill} stroke={ink} strokeWidth={1.4} />
             {cup !== null && (
               <text
                 transform={`rotate(${-turn})`}
@@ -229,11 +226,9 @@ function Stroke({
   isMarked: boolean;
   pattern: string;
 }) {
-  // Variables, not figures: the lamp may be switched while this is shown.
-  const { palette } = useTheme().vars!;
   const { ink, paper } = {
-    ink: isMarked ? palette.bench.action : palette.text.primary,
-    paper: palette.background.paper,
+    ink: isMarked ? bench.action : bench.ink,
+    paper: bench.sheet,
   };
   const moved = away ? { transform: `translate(${away[0]} ${away[1]})`, opacity: 0.5 } : {};
   const dash = away ? { strokeDasharray: '5 3' } : {};
@@ -245,7 +240,7 @@ function Stroke({
       return (
         <path
           d={shape.d}
-          fill={isMarked ? palette.bench.brassFill : fill}
+          fill={isMarked ? bench.brassFill : fill}
           stroke={ink}
           strokeWidth={1.7}
           {...dash}
@@ -275,7 +270,7 @@ function Stroke({
         <path
           d={shape.d}
           fill="none"
-          stroke={palette.bench.lines[shape.as]}
+          stroke={bench.lines[shape.as]}
           strokeWidth={shape.as === 'power' ? 2.2 : 3}
           strokeDasharray={DASHES[shape.as]}
           {...moved}

@@ -3,8 +3,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import CheckBoxIcon from '@mui/icons-material/CheckBox';
-import CheckBoxOutlineBlankIcon from '@mui/icons-material/CheckBoxOutlineBlank';
+import { Square, SquareCheck } from 'lucide-react';
 import { fastenerWords } from '@/core/strip/tray';
 import { repairNeeds } from '@/knowledge/repairWork';
 import type { JobFacts } from '@/shop/jobView/dto';
@@ -67,7 +66,11 @@ export function WayBack({ desk }: { desk: JobDesk }) {
                 ...(line === now ? { bgcolor: 'bench.well' } : {}),
               }}
             >
-              {isDone(line) ? <CheckBoxIcon color="primary" /> : <CheckBoxOutlineBlankIcon />}
+              {isDone(line) ? (
+                <SquareCheck color="var(--mui-palette-primary-main)" aria-hidden />
+              ) : (
+                <Square aria-hidden />
+              )}
               <Box component="span" sx={{ flex: 1 }}>
                 {line.label}
                 {!isDone(line) && line.cautions.length > 0 && (

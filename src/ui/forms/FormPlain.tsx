@@ -9,7 +9,7 @@ export function FormPlain<V extends FieldValues>({
   ...rest
 }: { control: Control<V>; name: Path<V> } & Pick<
   ComponentProps<typeof PlainField>,
-  'label' | 'help' | 'lines' | 'inputMode' | 'className'
+  'label' | 'help' | 'lines' | 'inputMode' | 'className' | 'autoFocus'
 >) {
   return (
     <Controller

@@ -1,18 +1,16 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import Typography from '@mui/material/Typography';
-import { useRef, useState, type DragEvent, type ReactNode, type SyntheticEvent } from 'react';
+import { useRef, useState, type DragEvent, type ReactNode } from 'react';
 import { isAsked, type Field, type Fields, type FileField, type RawValues } from '@/core/gauges/fields';
 import { readField } from '@/core/gauges/readFields';
 import { shownIn, unitFor, withUnit, type UnitSystem } from '@/core/units/unitSystem';
+import { PlainChoice } from '../parts/PlainChoice';
+import { PlainField } from '../parts/PlainField';
+import { Press } from '../parts/Press';
+import { Ways } from '../parts/Ways';
+import { Words } from '../parts/Words';
+import styles from './gauge.module.css';
 import { RowsGrid } from './RowsGrid';
-import { longText } from '../parts/longText';
 
 interface Props {
   fields: Fields;
@@ -38,11 +36,11 @@ const textOf = (value: unknown) => String(value ?? '').trim();
 export function GaugeForm({ fields, typed, units, problems, offers = {}, onType, onAt }: Props) {
   const asked = Object.entries(fields).filter(([, f]) => isAsked(f, typed));
   const row = ([name, field]: [string, Field]) => (
-    <Box
+    <div
       key={name}
       data-field={name}
       onFocus={() => onAt?.(name)}
-      sx={{ gridColumn: LEADING.has(name) || field.sort === 'rows' || field.sort === 'file' ? '1 / -1' : 'auto' }}
+      className={LEADING.has(name) || field.sort === 'rows' || field.sort === 'file' ? styles.wide : undefined}
     >
       <GaugeField
         name={name}
@@ -53,7 +51,7 @@ export function GaugeForm({ fields, typed, units, problems, offers = {}, onType,
         offers={offers[name] ?? NONE}
         onType={(v) => onType(name, v)}
       />
-    </Box>
+    </div>
   );
   const rare = asked.filter(([, f]) => isRare(f));
   // What is typed there and wrong is never out of sight; nor is what another gauge has filled in.
@@ -61,23 +59,16 @@ export function GaugeForm({ fields, typed, units, problems, offers = {}, onType,
     ([name, f]) => problems.has(name) || ('optional' in f && f.optional && textOf(typed[name]) !== ''),
   );
   return (
-    <Box
-      component="form"
-      aria-label="What was measured"
-      onSubmit={(e) => e.preventDefault()}
-      sx={{ display: 'grid', gap: 1.25 }}
-    >
-      <Box sx={GRID}>{asked.filter(([, f]) => !isRare(f)).map(row)}</Box>
+    <form aria-label="What was measured" onSubmit={(e) => e.preventDefault()} className={styles.form}>
+      <div className={styles.fields}>{asked.filter(([, f]) => !isRare(f)).map(row)}</div>
       {rare.length > 0 && (
         <Folded told={inShort(rare, typed, units)} isWanted={isWanted}>
-          <Box sx={GRID}>{rare.map(row)}</Box>
+          <div className={styles.fields}>{rare.map(row)}</div>
         </Folded>
       )}
-    </Box>
+    </form>
   );
 }
-
-const GRID = { display: 'grid', gap: 1.25, gridTemplateColumns: 'repeat(2, minmax(0, 1fr))', alignItems: 'start' };
 
 /** What stands folded away, with its values, so that nobody need open it to know what is reckoned with. */
 function inShort(rare: [string, Field][], typed: RawValues, units: UnitSystem): string {
@@ -95,20 +86,15 @@ function inShort(rare: [string, Field][], typed: RawValues, units: UnitSystem): 
 function Folded({ told, isWanted, children }: { told: string; isWanted: boolean; children: ReactNode }) {
   const [isOpened, setIsOpened] = useState(false);
   return (
-    <Box
-      component="details"
-      open={isOpened || isWanted}
-      onToggle={(e: SyntheticEvent<HTMLDetailsElement>) => setIsOpened(e.currentTarget.open)}
-      sx={{ '& summary': { cursor: 'pointer', minHeight: 36, mb: 1 } }}
-    >
-      <Typography component="summary" variant="body2">
-        <Box component="span" sx={{ fontWeight: 600 }}>
+    <details open={isOpened || isWanted} onToggle={(e) => setIsOpened(e.currentTarget.open)} className={styles.folded}>
+      <Words as="summary">
+        <Words as="span" weight="strong">
           More:
-        </Box>{' '}
+        </Words>{' '}
         {told}
-      </Typography>
+      </Words>
       {children}
-    </Box>
+    </details>
   );
 }
 
@@ -141,59 +127,34 @@ function GaugeField({
       />
     );
   if (field.sort === 'choice' && LEADING.has(name))
-    return (
-      <ToggleButtonGroup
-        exclusive
-        size="small"
-        value={value}
-        aria-label={field.label}
-        onChange={(_, v: string | null) => v !== null && onType(v)}
-        sx={{ flexWrap: 'wrap' }}
-      >
-        {field.options.map((o) => (
-          <ToggleButton key={o.id} value={o.id}>
-            {o.label}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
-    );
-  const list = offers.length > 0 ? `offers-${name}` : undefined;
+    return <Ways label={field.label} ways={field.options} value={value} onChoose={(id) => id !== null && onType(id)} />;
   const shown = value.trim() !== '' || problem?.startsWith('Needed') === false ? problem : undefined;
-  const html = { autoComplete: 'off', spellCheck: false, ...(list ? { list } : {}) };
-  const text = (
-    <TextField
-      select={field.sort === 'choice'}
-      label={labelOf(field, units)}
-      value={value}
-      title={bothWays(field, value, units)}
-      onChange={(e) => onType(e.target.value)}
-      error={Boolean(shown) && value !== ''}
-      helperText={
-        shown ??
-        readAs(field, value, units) ??
-        field.hint ??
-        ('optional' in field && field.optional && value === '' ? 'if known' : undefined)
-      }
-      {...(field.sort === 'rows' ? longText(field.maxRows > 12 ? 4 : 3, html) : { slotProps: { htmlInput: html } })}
-    >
-      {field.sort === 'choice'
-        ? field.options.map((o) => (
-            <MenuItem key={o.id} value={o.id}>
-              {o.label}
-            </MenuItem>
-          ))
-        : undefined}
-    </TextField>
-  );
-  if (!list) return text;
+  const isWrong = Boolean(shown) && value !== '';
+  const told =
+    shown ??
+    readAs(field, value, units) ??
+    field.hint ??
+    ('optional' in field && field.optional && value === '' ? 'if known' : undefined);
+  const same = { label: labelOf(field, units), value, wrong: isWrong ? shown! : null, help: told };
+  if (field.sort === 'choice') return <PlainChoice {...same} options={field.options} onChoose={onType} />;
+  const list = offers.length > 0 ? `offers-${name}` : undefined;
   return (
     <>
-      {text}
-      <datalist id={list}>
-        {offers.map((o) => (
-          <option key={o} value={o} />
-        ))}
-      </datalist>
+      <PlainField
+        {...same}
+        title={bothWays(field, value, units)}
+        list={list}
+        spellCheck={false}
+        onChange={(e) => onType(e.target.value)}
+        {...(field.sort === 'rows' ? { lines: field.maxRows > 12 ? 4 : 3 } : {})}
+      />
+      {list && (
+        <datalist id={list}>
+          {offers.map((o) => (
+            <option key={o} value={o} />
+          ))}
+        </datalist>
+      )}
     </>
   );
 }
@@ -254,27 +215,19 @@ function FileDrop({
   };
   const said = trouble || (loaded === '' ? field.hint : (problem ?? `${name || 'A file'} is read.`));
   return (
-    <Box
+    <div
       onDragOver={(e) => {
         e.preventDefault();
         setOver(true);
       }}
       onDragLeave={() => setOver(false)}
       onDrop={drop}
-      sx={{
-        border: '2px dashed',
-        borderColor: over ? 'bench.action' : 'bench.soft',
-        bgcolor: over ? 'bench.well' : 'transparent',
-        p: 1.5,
-        display: 'flex',
-        gap: 1.5,
-        alignItems: 'center',
-        flexWrap: 'wrap',
-      }}
+      data-over={over ? '' : undefined}
+      className={styles.drop}
     >
-      <Button size="small" onClick={() => input.current?.click()}>
+      <Press small onClick={() => input.current?.click()}>
         {field.label} …
-      </Button>
+      </Press>
       <input
         ref={input}
         hidden
@@ -282,9 +235,9 @@ function FileDrop({
         accept=".csv,.txt,text/csv,text/plain"
         onChange={(e) => void take(e.target.files?.[0])}
       />
-      <Typography variant="body2" role="status" sx={{ flex: 1, minWidth: 120 }}>
+      <Words role="status">
         {said ?? ''} {loaded === '' && 'Drop it here, or choose it.'}
-      </Typography>
-    </Box>
+      </Words>
+    </div>
   );
 }

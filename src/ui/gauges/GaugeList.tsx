@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { gauges, type AnyGauge } from '@/core/gauges/catalogue';
+import { gauges } from '@/core/gauges/catalogue';
+import type { AnyGauge } from '@/core/gauges/reckon';
 import { GAUGE_GROUPS, type GaugeGroup } from '@/core/gauges/gauge';
 import NextLink from '../theme/NextLink';
 import { GaugeMark } from './GaugeMark';

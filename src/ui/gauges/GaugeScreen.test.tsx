@@ -5,13 +5,21 @@ import { gauges } from '@/core/gauges/catalogue';
 import { unitFor } from '@/core/units/unitSystem';
 import { isAsked } from '@/core/gauges/fields';
 import { furnishBrowser, stand } from '../testBench.fixture';
-import { GaugeScreen } from './GaugeScreen';
+import { GAUGE_SCREENS, OneGauge } from './OneGauge';
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => {} }), usePathname: () => '/gauges' }));
 // What is drawn with charts needs a canvas; the answer stands beside it in words.
 jest.mock('../parts/Chart', () => ({ Chart: () => null }));
 
-const desk = { units: 'metric' as const, mainsV: 120, today: '2030-03-04', zone: 'UTC', usual: {}, instruments: [] };
+const desk = {
+  units: 'metric' as const,
+  mainsV: 120,
+  today: '2030-03-04',
+  zone: 'UTC',
+  usual: {},
+  instruments: [],
+  names: Object.fromEntries(gauges.map((g) => [g.id, g.label])),
+};
 const settle = () => act(async () => {});
 // Those that take long go to a worker, which this browser does not have.
 const quick = gauges.filter((g) => !g.heavy);
@@ -25,7 +33,7 @@ beforeEach(() => {
 test.each(quick.map((g) => [g.id, g] as const))(
   '%s: its worked example fills the form and is answered',
   async (id, g) => {
-    stand(<GaugeScreen name={id} desk={desk} filled={g.example} mayKeepUsual={false} />);
+    stand(<OneGauge name={id} desk={desk} filled={g.example} mayKeepUsual={false} />);
     await settle();
     const told = screen.getByRole('region', { name: 'Result' }).textContent!;
     expect(told.length).toBeGreaterThan(20);
@@ -47,7 +55,7 @@ test.each(quick.map((g) => [g.id, g] as const))(
     );
     for (const [name] of typed.slice(0, 4)) {
       const { unmount } = stand(
-        <GaugeScreen name={id} desk={desk} filled={{ ...g.example, [name]: 'twelve' }} mayKeepUsual={false} />,
+        <OneGauge name={id} desk={desk} filled={{ ...g.example, [name]: 'twelve' }} mayKeepUsual={false} />,
       );
       await settle();
       expect(document.querySelectorAll('[aria-invalid="true"]').length).toBeGreaterThan(0);
@@ -57,9 +65,12 @@ test.each(quick.map((g) => [g.id, g] as const))(
   },
 );
 
+test('every gauge has its screen, and none that is no gauge', () =>
+  expect(Object.keys(GAUGE_SCREENS)).toEqual(gauges.map((g) => g.id)));
+
 test('the answer follows every key', async () => {
   const belt = gauges.find((g) => g.id === 'belt')!;
-  stand(<GaugeScreen name="belt" desk={desk} filled={belt.example} mayKeepUsual={false} />);
+  stand(<OneGauge name="belt" desk={desk} filled={belt.example} mayKeepUsual={false} />);
   await settle();
   const before = screen.getByRole('region', { name: 'Result' }).textContent;
   const field = screen.getAllByRole('textbox').find((f) => /^\d/.test((f as HTMLInputElement).value))!;
@@ -70,13 +81,13 @@ test('the answer follows every key', async () => {
 
 test('what few know is folded away with its usual values, and comes out when something is wrong there', async () => {
   const belt = gauges.find((g) => g.id === 'belt')!;
-  const { unmount } = stand(<GaugeScreen name="belt" desk={desk} filled={{}} mayKeepUsual={false} />);
+  const { unmount } = stand(<OneGauge name="belt" desk={desk} filled={{}} mayKeepUsual={false} />);
   await settle();
   const folded = () => document.querySelector<HTMLDetailsElement>('form details')!;
   expect(folded().open).toBe(false);
   expect(folded().querySelector('summary')!.textContent).toBe('More: stretch wanted 8 %, modulus of the rubber 4 MPa');
   unmount();
-  stand(<GaugeScreen name="belt" desk={desk} filled={{ ...belt.example, modulus: 'soft' }} mayKeepUsual={false} />);
+  stand(<OneGauge name="belt" desk={desk} filled={{ ...belt.example, modulus: 'soft' }} mayKeepUsual={false} />);
   await settle();
   expect(folded().open).toBe(true);
 });
@@ -87,7 +98,7 @@ describe('a table of cells', () => {
   const type = (name: string, value: string) => fireEvent.change(cell(name), { target: { value } });
 
   test('is filled cell by cell, has a row more, and takes one away', async () => {
-    stand(<GaugeScreen name="scrubber" desk={desk} filled={scrubber.example} mayKeepUsual={false} />);
+    stand(<OneGauge name="scrubber" desk={desk} filled={scrubber.example} mayKeepUsual={false} />);
     await settle();
     expect(cell('Edge in use, row 2').value).toBe('3');
     // Blanks within a name stay, also while it is typed.
@@ -106,9 +117,7 @@ describe('a table of cells', () => {
   });
 
   test('takes a table pasted from a sheet, and names what is wrong in it', async () => {
-    stand(
-      <GaugeScreen name="scrubber" desk={desk} filled={{ ...scrubber.example, blades: '' }} mayKeepUsual={false} />,
-    );
+    stand(<OneGauge name="scrubber" desk={desk} filled={{ ...scrubber.example, blades: '' }} mayKeepUsual={false} />);
     await settle();
     fireEvent.paste(cell('Blade, row 1'), { clipboardData: { getData: () => 'front\t1\t10 h\nrear\t2\t20 h\n' } });
     await settle();
@@ -122,18 +131,13 @@ describe('a table of cells', () => {
 
 test('where to hold what is drawn for what is asked, and told to whoever does not see it', async () => {
   const roll = gauges.find((g) => g.id === 'roll')!;
-  const { unmount } = stand(<GaugeScreen name="roll" desk={desk} filled={roll.example} mayKeepUsual={false} />);
+  const { unmount } = stand(<OneGauge name="roll" desk={desk} filled={roll.example} mayKeepUsual={false} />);
   await settle();
   expect(screen.getByRole('img', { name: /from the sole plate down to the tips/ })).toBeTruthy();
   unmount();
   const supply = gauges.find((g) => g.id === 'supply-and-cord')!;
   stand(
-    <GaugeScreen
-      name="supply-and-cord"
-      desk={desk}
-      filled={{ ...supply.example, asks: 'cord' }}
-      mayKeepUsual={false}
-    />,
+    <OneGauge name="supply-and-cord" desk={desk} filled={{ ...supply.example, asks: 'cord' }} mayKeepUsual={false} />,
   );
   await settle();
   expect(screen.queryByRole('img', { name: /outer contacts/ })).toBeNull();
@@ -158,7 +162,7 @@ describe('every drawing', () => {
   const PLAIN = ['log', 'run-time', 'power'];
 
   test.each(asked)('of %s, %s, names only fields that are asked then', async (name, way, filled) => {
-    stand(<GaugeScreen name={name} desk={desk} filled={filled} mayKeepUsual={false} />);
+    stand(<OneGauge name={name} desk={desk} filled={filled} mayKeepUsual={false} />);
     await settle();
     const places = [...document.querySelectorAll<SVGElement>('[data-place]')].map((p) => p.dataset.place!);
     expect(places.length > 0).toBe(!PLAIN.includes(way));
@@ -171,7 +175,7 @@ describe('every drawing', () => {
     async (machine) => {
       const air = gauges.find((g) => g.id === 'air-path')!;
       const filled = { ...air.example, asks: 'clog', machine };
-      const { unmount } = stand(<GaugeScreen name="air-path" desk={desk} filled={filled} mayKeepUsual={false} />);
+      const { unmount } = stand(<OneGauge name="air-path" desk={desk} filled={filled} mayKeepUsual={false} />);
       await settle();
       const held = [...document.querySelectorAll<SVGElement>('[data-place]')].map((p) => p.dataset.place);
       expect(held).toEqual(['open0', 'open1', 'open2', 'open3', 'open4']);
@@ -186,7 +190,7 @@ describe('every drawing', () => {
   test('what was chosen stands there in the words of the field, not by its short name', async () => {
     const safety = gauges.find((g) => g.id === 'safety-test')!;
     const filled = { ...safety.example, visual: 'not-done' };
-    stand(<GaugeScreen name="safety-test" desk={desk} filled={filled} mayKeepUsual={false} />);
+    stand(<OneGauge name="safety-test" desk={desk} filled={filled} mayKeepUsual={false} />);
     await settle();
     expect(document.querySelector('[data-place="visual"]')!.textContent).toBe('1 looked overNot yet');
   });
@@ -204,7 +208,7 @@ describe('every drawing', () => {
 
   test('what is typed stands at its place; the place of the field at hand is marked, and leads to it', async () => {
     const belt = gauges.find((g) => g.id === 'belt')!;
-    stand(<GaugeScreen name="belt" desk={desk} filled={{ ...belt.example, centre: '150 mm' }} mayKeepUsual={false} />);
+    stand(<OneGauge name="belt" desk={desk} filled={{ ...belt.example, centre: '150 mm' }} mayKeepUsual={false} />);
     await settle();
     const place = (field: string) => document.querySelector<SVGElement>(`[data-place="${field}"]`)!;
     expect(place('centre').textContent).toBe('centre150 mm');
@@ -223,7 +227,7 @@ test('the shop’s instruments are offered, and one whose calibration ran out is
   const safety = gauges.find((g) => g.id === 'safety-test')!;
   const card = { name: 'Safety tester', goodToPercent: 3, dueOn: '2029-01-01' };
   stand(
-    <GaugeScreen
+    <OneGauge
       name="safety-test"
       desk={{ ...desk, instruments: [card] }}
       filled={{ ...safety.example, touch: '0.1 mA', instrument: 'safety tester' }}

@@ -1,31 +1,31 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import LinearProgress from '@mui/material/LinearProgress';
-import Link from '@mui/material/Link';
-import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { gaugeById, gauges, type AnyGauge } from '@/core/gauges/catalogue';
 import type { RawValues } from '@/core/gauges/fields';
 import type { InstrumentCard } from '@/core/gauges/gauge';
 import { readFields } from '@/core/gauges/readFields';
+import type { AnyGauge } from '@/core/gauges/reckon';
 import { withUnit, type UnitSystem } from '@/core/units/unitSystem';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { draftKeeper } from '../parts/draftKeeper';
 import { Empty } from '../parts/Notice';
+import { Press } from '../parts/Press';
+import { TextLink } from '../parts/TextLink';
+import { Words } from '../parts/Words';
 import NextLink from '../theme/NextLink';
+import { useTypedEarly, WAKES_LATER } from '../theme/useTypedEarly';
 import { AboutGauge } from './AboutGauge';
+import styles from './gauge.module.css';
 import { GaugeForm } from './GaugeForm';
-import { GaugePlaces } from './places/GaugePlaces';
-import { GaugeResult } from './GaugeResult';
 import { KeepUsual } from './KeepUsual';
-import { Onward } from './Onward';
+import { GaugePlaces } from './places/GaugePlaces';
+import type { Place } from './places/marks';
 import { useReckoned } from './useReckoned';
 
-// What a result does in a job needs all that is known of machines: fetched where there is a job.
-const JobUses = dynamic(async () => (await import('./JobUses')).JobUses);
+// Nothing is answered before something is typed: what draws it comes then, or with a page that is opened filled in.
+const fetchAnswered = () => import('./Answered');
+const Answered = dynamic(async () => (await fetchAnswered()).Answered);
 
 export interface GaugeDesk {
   units: UnitSystem;
@@ -34,10 +34,12 @@ export interface GaugeDesk {
   zone: string;
   usual: Record<string, RawValues>;
   instruments: readonly InstrumentCard[];
+  /** Of all gauges, by their ids, in the order of the list. */
+  names: Readonly<Record<string, string>>;
 }
 
-interface Props {
-  name: string;
+/** What a page gives to the screen of any gauge. */
+export interface GaugeProps {
   desk: GaugeDesk;
   /** The job that it is used in. */
   job?: JobFacts;
@@ -57,9 +59,19 @@ function startOf(gauge: AnyGauge, usual: RawValues | undefined): RawValues {
   return { ...start, ...usual };
 }
 
-/** One gauge: the fields at the left, the answer at the right, living with every key. */
-export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
-  const gauge = gaugeById(name)!;
+/**
+ * One gauge: the fields at the left, the answer at the right, living with every key.
+ * @param placeOf where to hold what, by what is asked of it
+ */
+export function GaugeScreen({
+  gauge,
+  placeOf,
+  desk,
+  job,
+  filled,
+  mayKeepUsual,
+}: GaugeProps & { gauge: AnyGauge; placeOf: (typed: RawValues) => Place | undefined }) {
+  const name = gauge.id;
   const { units } = desk;
   const isFilled = Object.keys(filled).length > 0;
   const [typed, setTyped] = useState<RawValues>(() => ({ ...startOf(gauge, desk.usual[name]), ...filled }));
@@ -94,6 +106,7 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
     return new Map(all.map((p) => [p.field, p.message]));
   }, [gauge, raw, reckoned]);
   const answer = problems.size === 0 ? reckoned?.answer : undefined;
+  const asked = useTypedEarly<HTMLDivElement>();
   const clear = useCallback(() => {
     touched.current = true;
     void draft.drop();
@@ -103,114 +116,73 @@ export function GaugeScreen({ name, desk, job, filled, mayKeepUsual }: Props) {
     .filter(([, m]) => m === 'Needed.' || m.startsWith('Nothing is written'))
     .map(([f]) => gauge.fields[f]!.label.toLowerCase());
 
+  const place = placeOf(typed);
+
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 2,
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '170px minmax(0, 1fr)' },
-        '@media print': { display: 'block', '& details:not([open]), & .MuiFormHelperText-root': { display: 'none' } },
-      }}
-    >
-      <GaugeRail current={name} job={job?.id} />
-      <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0, alignContent: 'start' }}>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, alignItems: 'baseline' }}>
-          <Typography component="h1" variant="h1">
-            {gauge.label}
-          </Typography>
-          <Typography variant="body2" sx={{ flex: '1 1 260px' }}>
-            {gauge.purpose}
-          </Typography>
+    <div className={styles.whole}>
+      <GaugeRail current={name} names={desk.names} job={job?.id} />
+      <div className={styles.column}>
+        <div className={styles.head}>
+          <Words size="h1">{gauge.label}</Words>
+          <Words className={styles.purpose}>{gauge.purpose}</Words>
           {job && (
-            <Link component={NextLink} href={`/jobs/${job.id}/${job.stage === 'closed' ? 'hand-back' : job.stage}`}>
+            <TextLink href={`/jobs/${job.id}/${job.stage === 'closed' ? 'hand-back' : job.stage}`}>
               Job {job.id}, {job.machine.tag}
-            </Link>
+            </TextLink>
           )}
-        </Box>
+        </div>
         {answer && (
-          // On a phone the result lies below the fields: its one line stays in sight while typing.
-          <Box
-            aria-hidden
-            className="no-print"
-            sx={{
-              display: { xs: 'block', md: 'none' },
-              position: 'sticky',
-              top: 0,
-              zIndex: 2,
-              bgcolor: 'bench.well',
-              px: 1.5,
-              py: 1,
-              fontWeight: 600,
-            }}
-          >
+          <div aria-hidden className={`no-print ${styles.oneLine}`}>
             {answer.says}
-          </Box>
+          </div>
         )}
-        <Box
-          sx={{
-            display: 'grid',
-            gap: 3,
-            gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 5fr) minmax(0, 6fr)' },
-            // On paper both stand side by side, whatever the width.
-            '@media print': { gridTemplateColumns: 'minmax(0, 5fr) minmax(0, 7fr)', gap: 2 },
-            alignItems: 'start',
-          }}
-        >
-          <Box sx={{ display: 'grid', gap: 1.5, minWidth: 0 }}>
-            <GaugePlaces gauge={gauge} typed={typed} at={at} />
+        <div className={styles.desk}>
+          <div ref={asked} {...WAKES_LATER} className={styles.asked}>
+            {place && <GaugePlaces place={place} fields={gauge.fields} typed={typed} at={at} />}
             <GaugeForm
               fields={gauge.fields}
               typed={typed}
               units={units}
               problems={problems}
               offers={offers}
-              onAt={setAt}
+              onAt={(field) => {
+                void fetchAnswered();
+                setAt(field);
+              }}
               onType={(field, value) => change({ ...typed, [field]: value })}
             />
-            <Box className="no-print" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-              <Button size="small" onClick={() => change({ ...startOf(gauge, undefined), ...gauge.example })}>
+            <div className={`no-print ${styles.presses}`}>
+              <Press small onClick={() => change({ ...startOf(gauge, undefined), ...gauge.example })}>
                 Fill in the worked example
-              </Button>
-              <Button size="small" variant="text" color="inherit" onClick={clear}>
+              </Press>
+              <Press small tone="plain" onClick={clear}>
                 Clear
-              </Button>
-              <Button size="small" variant="text" color="inherit" onClick={() => window.print()}>
+              </Press>
+              <Press small tone="plain" onClick={() => window.print()}>
                 Print
-              </Button>
+              </Press>
               {mayKeepUsual && <KeepUsual gauge={gauge} typed={typed} />}
-            </Box>
+            </div>
             <AboutGauge gauge={gauge} />
-          </Box>
-          <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
+          </div>
+          <div className={styles.answered}>
             {working !== null && (
-              <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
-                <LinearProgress
-                  variant="determinate"
-                  value={100 * working}
-                  aria-label="Reckoning"
-                  sx={{ flex: 1, height: 8 }}
-                />
-                <Button size="small" onClick={cancel}>
+              <div className={styles.working}>
+                <progress aria-label="Reckoning" value={working} />
+                <Press small onClick={cancel}>
                   Stop reckoning
-                </Button>
-              </Box>
+                </Press>
+              </div>
             )}
             {answer ? (
-              <>
-                <GaugeResult answer={answer} units={units} />
-                {job ? (
-                  <JobUses gauge={gauge} answer={answer} raw={raw} initial={job} />
-                ) : (
-                  <Onward answer={answer} desk={null} />
-                )}
-              </>
+              <Answered gauge={gauge} answer={answer} raw={raw} units={units} names={desk.names} job={job} />
             ) : (
               working === null && <Empty>{waitsFor(missing, problems, stopped)}</Empty>
             )}
-          </Box>
-        </Box>
-      </Box>
-    </Box>
+          </div>
+        </div>
+      </div>
+    </div>
   );
 }
 
@@ -224,40 +196,19 @@ function waitsFor(missing: string[], problems: ReadonlyMap<string, string>, stop
 }
 
 /** All gauges, one key apart. */
-function GaugeRail({ current, job }: { current: string; job: number | undefined }) {
+function GaugeRail({ current, names, job }: { current: string; names: GaugeDesk['names']; job: number | undefined }) {
   return (
-    <Box
-      component="nav"
-      aria-label="Gauges"
-      className="no-print"
-      sx={{
-        display: 'flex',
-        flexDirection: { xs: 'row', md: 'column' },
-        flexWrap: { xs: 'wrap', md: 'nowrap' },
-        alignSelf: 'start',
-        borderRight: { md: '1px solid' },
-        borderColor: { md: 'divider' },
-      }}
-    >
-      {gauges.map((g) => (
-        <Link
-          key={g.id}
-          component={NextLink}
-          href={`/gauges/${g.id}${job ? `?job=${job}` : ''}`}
-          aria-current={g.id === current ? 'page' : undefined}
-          sx={{
-            textDecoration: 'none',
-            px: 1,
-            py: { xs: 0.75, md: 1 },
-            minHeight: 40,
-            borderLeft: '4px solid transparent',
-            '&[aria-current]': { borderColor: 'bench.action', bgcolor: 'bench.well', fontWeight: 700 },
-          }}
+    <nav aria-label="Gauges" className={`no-print ${styles.rail}`}>
+      {Object.entries(names).map(([id, label]) => (
+        <NextLink
+          key={id}
+          href={`/gauges/${id}${job ? `?job=${job}` : ''}`}
+          aria-current={id === current ? 'page' : undefined}
         >
-          {g.label}
-        </Link>
+          {label}
+        </NextLink>
       ))}
-    </Box>
+    </nav>
   );
 }
 

@@ -6,7 +6,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { AnyGauge } from '@/core/gauges/catalogue';
+import type { AnyGauge } from '@/core/gauges/reckon';
 import type { RawValues } from '@/core/gauges/fields';
 import type { GaugeAnswer } from '@/core/gauges/gauge';
 import { knowledge } from '@/knowledge';
@@ -20,6 +20,7 @@ import { Notice } from '../parts/Notice';
 import { Onward } from './Onward';
 
 interface Props {
+  names: Readonly<Record<string, string>>;
   gauge: AnyGauge;
   answer: GaugeAnswer;
   raw: RawValues;

@@ -1,9 +1,9 @@
 'use client';
 
-import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { AnyGauge } from '@/core/gauges/catalogue';
+import type { AnyGauge } from '@/core/gauges/reckon';
 import type { RawValues } from '@/core/gauges/fields';
+import { Press } from '../parts/Press';
 import { sendOnce } from '../parts/sendOnce';
 
 /** The owner keeps what stands in the usual fields, such as the shop's own table of limits, for everybody. */
@@ -17,8 +17,8 @@ export function KeepUsual({ gauge, typed }: { gauge: AnyGauge; typed: RawValues 
   };
   const names = gauge.usual.map((f) => gauge.fields[f]!.label.toLowerCase().split(':')[0]).join(', ');
   return (
-    <Button size="small" variant="text" color="inherit" title={`For everybody: ${names}`} onClick={() => void keep()}>
+    <Press small tone="plain" title={`For everybody: ${names}`} onClick={() => void keep()}>
       {said || 'Keep as the shop’s usual'}
-    </Button>
+    </Press>
   );
 }

@@ -1,12 +1,11 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Column, RowsField } from '@/core/gauges/fields';
 import { unitFor, type UnitSystem } from '@/core/units/unitSystem';
-import { fonts } from '../theme/palette';
+import { Press } from '../parts/Press';
+import { classes, Words } from '../parts/Words';
+import styles from './gauge.module.css';
 
 interface Props {
   field: RowsField;
@@ -72,35 +71,10 @@ export function RowsGrid({ field, value, units, problem, onType }: Props) {
     table.current?.querySelector<HTMLInputElement>(`input[data-cell="${to}/${column}"]`)?.focus();
   };
   return (
-    <Box sx={{ display: 'grid', gap: 0.5 }}>
-      <Typography variant="body2" sx={{ fontWeight: 600 }}>
-        {field.label}
-      </Typography>
-      <Box sx={{ overflowX: 'auto' }}>
-        <Box
-          component="table"
-          ref={table}
-          aria-label={field.label}
-          sx={{
-            borderCollapse: 'collapse',
-            width: '100%',
-            '& th': { font: 'inherit', fontSize: 13, textAlign: 'left', color: 'text.secondary', px: 0.75, py: 0.5 },
-            '& td': { border: '1px solid', borderColor: 'divider', bgcolor: 'background.paper', p: 0 },
-            '& input': {
-              font: 'inherit',
-              fontFamily: fonts.reading,
-              fontSize: 14,
-              color: 'text.primary',
-              border: 0,
-              bgcolor: 'transparent',
-              width: '100%',
-              minWidth: 52,
-              minHeight: 36,
-              px: 0.75,
-              boxSizing: 'border-box',
-            },
-          }}
-        >
+    <div className={styles.grid}>
+      <Words weight="strong">{field.label}</Words>
+      <div className={styles.scroll}>
+        <table ref={table} aria-label={field.label} className={styles.table}>
           <thead>
             <tr>
               {columns.map(([name, column]) => (
@@ -129,31 +103,30 @@ export function RowsGrid({ field, value, units, problem, onType }: Props) {
                     />
                   </td>
                 ))}
-                <Box component="td" sx={{ width: 40, border: '0 !important', bgcolor: 'transparent !important' }}>
+                <td className={styles.away}>
                   {row < typed.length && (
-                    <Button
-                      size="small"
+                    <Press
+                      small
                       aria-label={`Row ${row + 1} away`}
                       onClick={() => onType(textOf(typed.filter((_, i) => i !== row)))}
-                      sx={{ minWidth: 36 }}
                     >
                       ×
-                    </Button>
+                    </Press>
                   )}
-                </Box>
+                </td>
               </tr>
             ))}
           </tbody>
-        </Box>
-      </Box>
-      <Typography
-        variant="body2"
+        </table>
+      </div>
+      <Words
         role={problem ? 'alert' : undefined}
-        sx={{ color: problem ? 'error.main' : 'text.secondary' }}
+        tone={problem ? undefined : 'soft'}
+        className={classes(problem && styles.wrong)}
       >
         {problem ?? field.grid}
-      </Typography>
-    </Box>
+      </Words>
+    </div>
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { reckon, type AnyGauge, type Reckoned } from '@/core/gauges/catalogue';
+import { reckon, type AnyGauge, type Reckoned } from '@/core/gauges/reckon';
 import type { RawValues } from '@/core/gauges/fields';
 import type { Surroundings } from '@/core/gauges/gauge';
 

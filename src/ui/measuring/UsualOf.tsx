@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { AnyGauge } from '@/core/gauges/catalogue';
+import type { AnyGauge } from '@/core/gauges/reckon';
 import type { Field, RawValues } from '@/core/gauges/fields';
 import { readField } from '@/core/gauges/readFields';
 import { withUnit, type UnitSystem } from '@/core/units/unitSystem';

@@ -1,4 +1,4 @@
-import ReportIcon from '@mui/icons-material/ReportOutlined';
+import { OctagonAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Words } from './Words';
 import styles from './parts.module.css';
@@ -7,7 +7,7 @@ import styles from './parts.module.css';
 export function CautionPlate({ label, text, children }: { label: string; text: string; children?: ReactNode }) {
   return (
     <div role="note" className={styles.caution}>
-      <ReportIcon sx={{ color: 'bench.hazard', mt: '1px' }} fontSize="small" aria-hidden />
+      <OctagonAlert size={19} className={styles.hazard} aria-hidden />
       <div className={styles.cautionWords}>
         <Words>
           <strong className={styles.hazard}>{label}.</strong> {text}

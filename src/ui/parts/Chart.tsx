@@ -1,9 +1,8 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import { useColorScheme, useTheme } from '@mui/material/styles';
 import type { EChartsCoreOption } from 'echarts/core';
 import { useEffect, useRef } from 'react';
+import { useLamp } from '../theme/lamp';
 import { day, night, type BenchColours } from '../theme/palette';
 
 interface Props {
@@ -18,9 +17,7 @@ interface Props {
 /** A chart; its library is fetched only when there is something to draw. */
 export function Chart({ option, label, height = 28 }: Props) {
   const box = useRef<HTMLDivElement>(null);
-  const { mode, systemMode } = useColorScheme();
-  const dark = (mode === 'system' ? systemMode : mode) === 'dark';
-  const { spacing } = useTheme();
+  const lamp = useLamp();
   useEffect(() => {
     let disposed = false;
     let dispose = () => {};
@@ -51,7 +48,7 @@ export function Chart({ option, label, height = 28 }: Props) {
         SVGRenderer,
       ]);
       const chart = init(box.current, null, { renderer: 'svg' });
-      chart.setOption({ animation: false, ...option(dark ? night : day) });
+      chart.setOption({ animation: false, ...option(lamp === 'dark' ? night : day) });
       const resize = new ResizeObserver(() => chart.resize());
       resize.observe(box.current);
       dispose = () => {
@@ -63,6 +60,13 @@ export function Chart({ option, label, height = 28 }: Props) {
       disposed = true;
       dispose();
     };
-  }, [option, dark]);
-  return <Box ref={box} role="img" aria-label={label} sx={{ height: spacing(height), width: '100%' }} />;
+  }, [option, lamp]);
+  return (
+    <div
+      ref={box}
+      role="img"
+      aria-label={label}
+      style={{ height: `calc(${height} * var(--mui-spacing))`, width: '100%' }}
+    />
+  );
 }

@@ -1,11 +1,9 @@
 'use client';
 
-import Autocomplete from '@mui/material/Autocomplete';
-import Box from '@mui/material/Box';
-import TextField from '@mui/material/TextField';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ask } from '../asking/ask';
+import { FieldWithList } from './FieldWithList';
 
 const SOON_MS = 120;
 
@@ -19,11 +17,10 @@ interface Props<T> {
   nothing: string;
   problem?: string | undefined;
   autoFocus?: boolean;
-  size?: 'small';
 }
 
 /** One search box that finds as one types; arrows and Enter choose. */
-export function Chooser<T>({ label, url, row, keyOf, onChoose, nothing, problem, autoFocus, size }: Props<T>) {
+export function Chooser<T>({ label, url, row, keyOf, onChoose, nothing, problem, autoFocus }: Props<T>) {
   const [words, setWords] = useState('');
   const takeFirst = useRef(false);
   const address = words.trim() === '' ? null : url(words);
@@ -55,49 +52,41 @@ export function Chooser<T>({ label, url, row, keyOf, onChoose, nothing, problem,
     takeFirst.current = false;
   }, [isThere, rows]);
   return (
-    <Autocomplete<T>
-      options={address ? rows : []}
-      loading={looking}
-      loadingText="Looking …"
-      noOptionsText={
-        words.trim() === '' ? 'Type to find.' : isError ? 'The server does not answer: type on to try again.' : nothing
+    <FieldWithList<T>
+      label={label}
+      wrong={problem}
+      autoFocus={autoFocus}
+      takesScans
+      row={(item) => <span>{row(item)}</span>}
+      empty={
+        looking
+          ? 'Looking …'
+          : words.trim() === ''
+            ? 'Type to find.'
+            : isError
+              ? 'The server does not answer: type on to try again.'
+              : nothing
       }
-      filterOptions={(x) => x}
-      getOptionLabel={() => words}
-      getOptionKey={keyOf}
-      isOptionEqualToValue={(a, b) => keyOf(a) === keyOf(b)}
-      inputValue={words}
-      onInputChange={(_, value, reason) => {
-        if (reason === 'input' || reason === 'clear') setWords(value);
+      list={{
+        options: address ? rows : [],
+        filterOptions: (x) => x,
+        getOptionLabel: () => words,
+        getOptionKey: keyOf,
+        isOptionEqualToValue: (a, b) => keyOf(a) === keyOf(b),
+        inputValue: words,
+        onInputChange(_, value, reason) {
+          if (reason === 'input' || reason === 'clear') setWords(value);
+        },
+        onChange: (_, value) => value && onChoose(value),
+        autoHighlight: true,
+        value: null,
       }}
-      onKeyDown={(event) => {
+      onKey={(event) => {
         // A scanner types and presses Enter before the answer is here: the first row that comes is taken.
         if (event.key !== 'Enter' || (rows.length > 0 && isThere)) return;
         event.preventDefault();
         takeFirst.current = words.trim() !== '';
       }}
-      onChange={(_, value) => value && onChoose(value)}
-      autoHighlight
-      value={null}
-      renderOption={({ key, ...props }, item) => (
-        <Box component="li" key={key} {...props}>
-          <span>{row(item)}</span>
-        </Box>
-      )}
-      renderInput={(params) => (
-        <TextField
-          {...params}
-          label={label}
-          size={size ?? 'medium'}
-          autoFocus={autoFocus ?? false}
-          slotProps={{
-            ...params.slotProps,
-            htmlInput: { ...params.slotProps?.htmlInput, 'data-scan': 'own' },
-          }}
-          error={Boolean(problem)}
-          helperText={problem}
-        />
-      )}
     />
   );
 }

@@ -1,25 +1,23 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
+import styles from './parts.module.css';
+import { Press } from './Press';
+import { Words } from './Words';
 
-/** The server failed while a page was made: what is saved, and what to do. */
+/** The server failed while a page was made: what is saved, and what to do. Every page carries it: without weight. */
 export function Trouble({ digest, onRetry }: { digest: string; onRetry: () => void }) {
   return (
-    <Box sx={{ display: 'grid', gap: 1.5, maxWidth: 560 }} role="alert">
-      <Typography component="h1" variant="h1">
-        This page could not be made
-      </Typography>
-      <Typography>
+    <div className={styles.trouble} role="alert">
+      <Words size="h1">This page could not be made</Words>
+      <Words size="body">
         What was saved before is safe; what you typed and did not send is kept in this browser. Try again; if it stays
         so, show the number to whoever keeps the server: {digest || 'none'}.
-      </Typography>
-      <Box>
-        <Button variant="contained" onClick={onRetry}>
+      </Words>
+      <div>
+        <Press tone="strong" onClick={onRetry}>
           Try again
-        </Button>
-      </Box>
-    </Box>
+        </Press>
+      </div>
+    </div>
   );
 }

@@ -157,7 +157,6 @@ function Whose({
       <Box sx={{ width: 230 }}>
         <Chooser<CustomerListView>
           label="Whose"
-          size="small"
           url={(q) => `/api/v1/customers?q=${encodeURIComponent(q)}`}
           keyOf={(c) => c.id}
           onChoose={(c) => onShow({ customer: c.id })}

@@ -1,8 +1,6 @@
 'use client';
 
-import MoreHorizIcon from '@mui/icons-material/MoreHoriz';
-import SearchIcon from '@mui/icons-material/Search';
-import { useColorScheme } from '@mui/material/styles';
+import { Ellipsis, Search as Glass } from 'lucide-react';
 import { usePathname } from 'next/navigation';
 import { useRef, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -15,9 +13,11 @@ import { Scanner } from '../parts/Scanner';
 import { signOut } from '../parts/signOut';
 import { knowClock } from '../parts/instants';
 import { classes } from '../parts/Words';
+import { turnLamp } from '../theme/lamp';
 import NextLink from '../theme/NextLink';
 import { useIsUnderway } from '../theme/underway';
 import { useGo } from '../theme/useGo';
+import { useAllTypedEarly } from '../theme/useTypedEarly';
 import styles from './shell.module.css';
 
 const PLACES = [
@@ -48,6 +48,7 @@ export function Shell({
   children: ReactNode;
 }) {
   knowClock(clock);
+  useAllTypedEarly();
   const [unfolded, setUnfolded] = useState<'search' | 'more' | null>(null);
   const search = useRef<HTMLInputElement>(null);
   const fold = (what: 'search' | 'more') => {
@@ -73,7 +74,7 @@ export function Shell({
             aria-expanded={unfolded === 'search'}
             onClick={() => fold('search')}
           >
-            <SearchIcon />
+            <Glass aria-hidden />
           </button>
           <button
             type="button"
@@ -82,7 +83,7 @@ export function Shell({
             aria-expanded={unfolded === 'more'}
             onClick={() => fold('more')}
           >
-            <MoreHorizIcon />
+            <Ellipsis aria-hidden />
           </button>
         </div>
         <Places />
@@ -184,10 +185,8 @@ function Search({
 }
 
 function LampSwitch() {
-  const { mode, systemMode, setMode } = useColorScheme();
-  const dark = (mode === 'system' ? systemMode : mode) === 'dark';
   return (
-    <Press small tone="plain" onClick={() => setMode(dark ? 'light' : 'dark')}>
+    <Press small tone="plain" onClick={turnLamp}>
       {/* Which lamp is on is known to the style sheet before the page is awake. */}
       <span className={styles.byDay}>Night bench</span>
       <span className={styles.byNight}>Day bench</span>

@@ -14,7 +14,7 @@ import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import Typography from '@mui/material/Typography';
-import { useTheme } from '@mui/material/styles';
+import { benchInks as bench } from '../theme/palette';
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
@@ -111,7 +111,6 @@ const states: Record<string, StationState> = {
 
 /** Every element in every state, on one page, for those who build. */
 export function Specimen() {
-  const { bench } = useTheme().vars!.palette;
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
       <Typography component="h1" variant="h1">

@@ -4,9 +4,8 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Fastener } from '@/core/strip/procedure';
 import { fastenerWords, type Cup } from '@/core/strip/tray';
-import { useTheme } from '@mui/material/styles';
 import { Empty } from '../parts/Notice';
-import { fonts } from '../theme/palette';
+import { benchInks as bench, fonts } from '../theme/palette';
 
 const CELL = { width: 104, height: 96 };
 const RADIUS = 37;
@@ -24,7 +23,6 @@ interface Props {
 /** The tray: cups in their order, what lies in them, and which two must not be mixed up. */
 export function Tray({ cups, lit = null, paper = false }: Props) {
   // Variables, not figures: the lamp may be switched while this is shown.
-  const { palette } = useTheme().vars!;
   if (cups.length === 0) return <Empty>Nothing loose yet.</Empty>;
   const rows = Math.ceil(cups.length / COLUMNS);
   const at = (number: number) => ({
@@ -49,7 +47,7 @@ export function Tray({ cups, lit = null, paper = false }: Props) {
           <path
             key={`${a}-${b}`}
             d={`M${at(a).x} ${at(a).y - RADIUS} Q${(at(a).x + at(b).x) / 2} ${at(a).y - RADIUS - 14} ${at(b).x} ${at(b).y - RADIUS}`}
-            stroke={palette.bench.hazard}
+            stroke={bench.hazard}
             strokeWidth={2.4}
             fill="none"
           />
@@ -62,8 +60,8 @@ export function Tray({ cups, lit = null, paper = false }: Props) {
               <title>{`Cup ${cup.number}: ${cup.full ? cup.fasteners.map(fastenerWords).join('; ') : 'empty'}`}</title>
               <circle
                 r={RADIUS}
-                fill={isLit ? palette.bench.brassFill : palette.background.paper}
-                stroke={cup.mixedUpWith.length > 0 ? palette.bench.hazard : ink}
+                fill={isLit ? bench.brassFill : bench.sheet}
+                stroke={cup.mixedUpWith.length > 0 ? bench.hazard : ink}
                 strokeWidth={isLit ? 3.4 : 1.8}
                 strokeDasharray={cup.full || paper ? undefined : '3 4'}
               />
@@ -74,7 +72,7 @@ export function Tray({ cups, lit = null, paper = false }: Props) {
                 fontFamily={fonts.label}
                 fontWeight={600}
                 fontSize={19}
-                fill={isLit ? palette.bench.action : ink}
+                fill={isLit ? bench.action : ink}
               >
                 {cup.number}
               </text>
@@ -86,7 +84,7 @@ export function Tray({ cups, lit = null, paper = false }: Props) {
                   fontFamily={fonts.label}
                   fontWeight={600}
                   fontSize={14}
-                  fill={palette.bench.hazard}
+                  fill={bench.hazard}
                 >
                   ≠ {cup.mixedUpWith.slice(0, 4).join(' ')}
                 </text>

@@ -1,7 +1,7 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
+import { Press } from '../parts/Press';
+import { Words } from '../parts/Words';
+import styles from './takeIn.module.css';
 
 /** What was found and chosen, with the way back. */
 export function Chosen({
@@ -16,27 +16,17 @@ export function Chosen({
   children?: ReactNode;
 }) {
   return (
-    <Box
-      sx={{
-        display: 'flex',
-        gap: 1,
-        alignItems: 'center',
-        p: 1.25,
-        bgcolor: 'background.paper',
-        border: '1px solid',
-        borderColor: 'divider',
-        borderLeft: '5px solid',
-        borderLeftColor: 'bench.action',
-      }}
-    >
-      <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Typography sx={{ fontWeight: 600 }}>{title}</Typography>
-        <Typography variant="body2">{text}</Typography>
+    <div className={styles.chosen}>
+      <div>
+        <Words size="body" weight="strong">
+          {title}
+        </Words>
+        <Words>{text}</Words>
         {children}
-      </Box>
-      <Button size="small" onClick={onDrop}>
+      </div>
+      <Press small onClick={onDrop}>
         Another
-      </Button>
-    </Box>
+      </Press>
+    </div>
   );
 }

@@ -1,13 +1,12 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Chip from '@mui/material/Chip';
-import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { conditionWords } from '@/knowledge/counter';
+import { PlainField } from '../parts/PlainField';
+import { Press } from '../parts/Press';
+import { Words } from '../parts/Words';
+import styles from './takeIn.module.css';
 import type { TakeInForm } from './useTakeIn';
 
 interface Props {
@@ -30,21 +29,19 @@ export function ConditionMarks({ form, kind, station, onDone }: Props) {
     onDone();
   };
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'center', minHeight: 40 }}>
+    <div className={styles.marks}>
       {station ? (
         <>
-          <Typography variant="body2" sx={{ fontWeight: 600 }}>
-            {labelOf(station)}:
-          </Typography>
+          <Words weight="strong">{labelOf(station)}:</Words>
           {conditionWords.map((w) => (
-            <Button key={w} size="small" onClick={() => add(w)}>
+            <Press key={w} small onClick={() => add(w)}>
               {w}
-            </Button>
+            </Press>
           ))}
-          <TextField
+          <PlainField
             label="or in words"
+            ref={(box) => box?.focus()}
             value={text}
-            autoFocus
             onChange={(e) => setText(e.target.value)}
             onKeyDown={(e) => {
               if (e.key === 'Enter') {
@@ -53,25 +50,33 @@ export function ConditionMarks({ form, kind, station, onDone }: Props) {
               }
               if (e.key === 'Escape') onDone();
             }}
-            sx={{ width: 200 }}
+            className={styles.inWords}
           />
-          <Button size="small" variant="text" color="inherit" onClick={onDone}>
+          <Press small tone="plain" onClick={onDone}>
             Leave it
-          </Button>
+          </Press>
         </>
       ) : (
-        <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+        <Words size="caption" tone="soft">
           Press a part to mark what is seen on it.
-        </Typography>
+        </Words>
       )}
-      {v.marks.map((m, i) => (
-        <Chip
-          key={`${m.station}-${i}`}
-          label={`${labelOf(m.station)}: ${m.text}`}
-          onDelete={() => set((now) => ({ marks: now.marks.filter((_, k) => k !== i) }))}
-          sx={{ borderRadius: '3px' }}
-        />
-      ))}
-    </Box>
+      {v.marks.map((m, i) => {
+        const said = `${labelOf(m.station)}: ${m.text}`;
+        return (
+          <span key={`${m.station}-${i}`} className={styles.mark}>
+            {said}
+            <Press
+              small
+              tone="plain"
+              aria-label={`Take away: ${said}`}
+              onClick={() => set((now) => ({ marks: now.marks.filter((_, k) => k !== i) }))}
+            >
+              ×
+            </Press>
+          </span>
+        );
+      })}
+    </div>
   );
 }

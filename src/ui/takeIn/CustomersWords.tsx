@@ -1,23 +1,20 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import Typography from '@mui/material/Typography';
-import { useMemo, type RefObject } from 'react';
+import { useMemo, type Ref, type RefObject } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { CounterNames } from '@/knowledge/atTheCounter';
 import { visits } from '@/knowledge/counter';
-import type { Visit } from '@/shop/jobView/dto';
 import { Key } from '../parts/Key';
+import { PlainChoice } from '../parts/PlainChoice';
+import { PlainField } from '../parts/PlainField';
+import { Press } from '../parts/Press';
+import { Toggle, Ways } from '../parts/Ways';
+import { Words } from '../parts/Words';
+import styles from './takeIn.module.css';
 import { TypedField } from './TypedField';
-import { useHearing, type Proposal } from './useHearing';
+import { useHearing, type Proposal } from '../hearing/useHearing';
 import type { TakeInForm } from './useTakeIn';
 import type { Trade } from './useTrade';
-import { longText } from '../parts/longText';
 
 interface Props {
   form: TakeInForm;
@@ -58,107 +55,62 @@ export function CustomersWords({ form, names, kindId, trade, wordsBox }: Props) 
   );
   return (
     <>
-      <Typography component="h2" variant="h2">
-        What the customer says
-      </Typography>
-      <TextField
+      <Words size="h2">What the customer says</Words>
+      <PlainField
         label="In their own words"
-        inputRef={wordsBox}
+        ref={wordsBox as Ref<HTMLInputElement | HTMLTextAreaElement>}
         value={v.words}
         onChange={(e) => set({ words: e.target.value })}
-        {...longText(3)}
-        error={Boolean(problem('words'))}
-        helperText={problem('words') ?? 'Kept as spoken.'}
+        lines={3}
+        wrong={problem('words') ?? null}
+        help="Kept as spoken."
       />
-      <Box
-        role="status"
-        aria-label="Heard in their words"
-        // One line, whatever is heard: what stands below must not move away under the finger.
-        sx={{
-          display: 'flex',
-          gap: 0.75,
-          height: 44,
-          overflowX: 'auto',
-          overflowY: 'hidden',
-          '& > *': { flexShrink: 0 },
-        }}
-      >
-        {proposed.length > 0 && (
-          <Typography variant="body2" sx={{ alignSelf: 'center', color: 'text.secondary' }}>
-            Heard:
-          </Typography>
-        )}
+      <div role="status" aria-label="Heard in their words" className={styles.heard}>
+        {proposed.length > 0 && <Words tone="soft">Heard:</Words>}
         {proposed.map((p, i) => (
-          <Button key={p.label} size="small" onClick={() => accept(p)} title={`Heard in: ${p.because}`}>
+          <Press key={p.label} small onClick={() => accept(p)} title={`Heard in: ${p.because}`}>
             {p.label} &nbsp;<Key>{`Alt ${i + 1}`}</Key>
-          </Button>
+          </Press>
         ))}
-        {deaf && (
-          <Typography variant="body2" sx={{ alignSelf: 'center', color: 'text.secondary' }}>
-            The words could not be listened to just now: choose below.
-          </Typography>
-        )}
-      </Box>
-      <Box role="group" aria-label="Complaints">
-        <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
+        {deaf && <Words tone="soft">The words could not be listened to just now: choose below.</Words>}
+      </div>
+      <div role="group" aria-label="Complaints">
+        <Words size="h3" className={styles.over}>
           Complaints
-        </Typography>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+        </Words>
+        <div className={styles.keys}>
           {offered.map((c) => (
-            <ToggleButton
-              key={c.id}
-              value={c.id}
-              size="small"
-              selected={v.complaints.includes(c.id)}
-              onChange={() => toggle('complaints', c.id)}
-            >
+            <Toggle key={c.id} on={v.complaints.includes(c.id)} onPress={() => toggle('complaints', c.id)}>
               {c.label}
-            </ToggleButton>
+            </Toggle>
           ))}
-        </Box>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mt: 1, alignItems: 'center' }}>
-          <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-            Nothing wrong:
-          </Typography>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            aria-label="Why it is here when nothing is wrong"
+        </div>
+        <div className={styles.nothingWrong}>
+          <Words tone="soft">Nothing wrong:</Words>
+          <Ways
+            label="Why it is here when nothing is wrong"
+            ways={visits}
             value={v.visit}
-            onChange={(_, visit: Visit | null) => set({ visit: visit ?? '' })}
-            sx={{ flexWrap: 'wrap' }}
-          >
-            {visits.map((visit) => (
-              <ToggleButton key={visit.id} value={visit.id}>
-                {visit.label}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-        </Box>
+            onChoose={(visit) => set({ visit: visit ?? '' })}
+          />
+        </div>
         {problem('complaints') && (
-          <Typography variant="caption" role="alert" sx={{ color: 'error.main' }}>
+          <Words as="span" size="caption" role="alert" className={styles.wrong}>
             {problem('complaints')}
-          </Typography>
+          </Words>
         )}
-      </Box>
-      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
-        <TextField
-          select
+      </div>
+      <div className={styles.two}>
+        <PlainChoice
           label="They think it is"
           value={v.guess}
-          onChange={(e) => set({ guess: e.target.value })}
-          helperText="A hint of small weight."
+          onChoose={(guess) => set({ guess })}
+          help="A hint of small weight."
           disabled={faults.length === 0}
-        >
-          <MenuItem value="">nothing said</MenuItem>
-          {faults.map((f) => (
-            <MenuItem key={f.id} value={f.id}>
-              {f.label}
-            </MenuItem>
-          ))}
-        </TextField>
+          options={[{ id: '', label: 'nothing said' }, ...faults]}
+        />
         <TypedField form={form} name="pickedUp" label="Picked up last" help="Plaster, water, glass, a sock …" />
-      </Box>
+      </div>
     </>
   );
 }

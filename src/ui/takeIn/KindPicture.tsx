@@ -1,4 +1,4 @@
-import Box from '@mui/material/Box';
+import styles from './takeIn.module.css';
 
 /**
  * Every kind of machine in a few lines, drawn from what tells it apart at the counter: where the motor sits, what turns the
@@ -39,14 +39,9 @@ const DRAWINGS: Record<string, string> = {
 /** A kind of machine as it is seen at the counter. */
 export function KindPicture({ kind, size = 44 }: { kind: string; size?: number }) {
   return (
-    <Box
-      component="svg"
-      viewBox="0 0 48 48"
-      aria-hidden
-      sx={{ width: size, height: size, flex: 'none', fill: 'none', stroke: 'currentColor', strokeWidth: 1.7 }}
-    >
+    <svg viewBox="0 0 48 48" width={size} height={size} aria-hidden className={styles.picture}>
       <path d={DRAWINGS[kind]} strokeLinejoin="round" strokeLinecap="round" />
-    </Box>
+    </svg>
   );
 }
 

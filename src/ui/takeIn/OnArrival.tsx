@@ -1,17 +1,21 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import Typography from '@mui/material/Typography';
 import { cautions } from '@/knowledge/cautions';
 import { accessoryNames, arrivalSigns } from '@/knowledge/counter';
 import { CautionPlate } from '../parts/CautionPlate';
 import { PhotographPicker } from '../parts/PhotographPicker';
+import { PlainCheck } from '../parts/PlainCheck';
+import { Toggle, Ways } from '../parts/Ways';
+import { Words } from '../parts/Words';
+import styles from './takeIn.module.css';
 import { TypedField } from './TypedField';
 import type { TakeInForm } from './useTakeIn';
+
+const EVER_WET = [
+  { id: 'no', label: 'no' },
+  { id: 'yes', label: 'yes' },
+  { id: 'unknown', label: 'they do not know' },
+] as const;
 
 const cautionOf = (id: string) => cautions.find((c) => c.id === id)!;
 
@@ -21,72 +25,46 @@ export function OnArrival({ form }: { form: TakeInForm }) {
   const raised = arrivalSigns.filter((s) => v.signs.includes(s.id));
   return (
     <>
-      <Typography component="h2" variant="h2">
-        On arrival
-      </Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+      <Words size="h2">On arrival</Words>
+      <div className={styles.keys}>
         {arrivalSigns.map((s) => (
-          <ToggleButton
-            key={s.id}
-            value={s.id}
-            size="small"
-            selected={v.signs.includes(s.id)}
-            onChange={() => toggle('signs', s.id)}
-          >
+          <Toggle key={s.id} on={v.signs.includes(s.id)} onPress={() => toggle('signs', s.id)}>
             {s.label}
-          </ToggleButton>
+          </Toggle>
         ))}
-      </Box>
+      </div>
       {raised.map((s) => (
         <CautionPlate key={s.id} label={cautionOf(s.raises).label} text={`${cautionOf(s.raises).text} ${s.note}`} />
       ))}
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
-        <Typography variant="body2" id="ever-wet">
-          Was it ever wet?
-        </Typography>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          aria-labelledby="ever-wet"
+      <div className={styles.asking}>
+        <Words id="ever-wet">Was it ever wet?</Words>
+        <Ways
+          labelledBy="ever-wet"
+          ways={EVER_WET}
           value={v.everWet}
-          onChange={(_, value: typeof v.everWet | null) => set({ everWet: value ?? 'not-asked' })}
-        >
-          <ToggleButton value="no">no</ToggleButton>
-          <ToggleButton value="yes">yes</ToggleButton>
-          <ToggleButton value="unknown">they do not know</ToggleButton>
-        </ToggleButtonGroup>
-      </Box>
+          onChoose={(everWet) => set({ everWet: everWet ?? 'not-asked' })}
+        />
+      </div>
       {v.everWet === 'yes' && !v.signs.includes('wet') && (
         <CautionPlate label={cautionOf('wet-signs').label} text={cautionOf('wet-signs').text} />
       )}
-      <Box
-        sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: 'auto 1fr 9rem' }, alignItems: 'start' }}
-      >
-        <FormControlLabel
-          control={<Checkbox checked={v.openedBefore} onChange={(e) => set({ openedBefore: e.target.checked })} />}
+      <div className={styles.opened}>
+        <PlainCheck
           label="Opened lately by somebody else"
+          checked={v.openedBefore}
+          onCheck={(openedBefore) => set({ openedBefore })}
         />
         {v.openedBefore ? <TypedField form={form} name="openedBy" label="By whom" /> : <span />}
         <TypedField form={form} name="meterHours" label="Hour meter" help="if it has one" mode="decimal" />
-      </Box>
-      <Box
-        role="group"
-        aria-label="Came with it"
-        sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'center' }}
-      >
-        <Typography variant="body2">Came with it:</Typography>
+      </div>
+      <div role="group" aria-label="Came with it" className={styles.keys}>
+        <Words>Came with it:</Words>
         {accessoryNames.map((name) => (
-          <ToggleButton
-            key={name}
-            value={name}
-            size="small"
-            selected={v.accessories.includes(name)}
-            onChange={() => toggle('accessories', name)}
-          >
+          <Toggle key={name} on={v.accessories.includes(name)} onPress={() => toggle('accessories', name)}>
             {name}
-          </ToggleButton>
+          </Toggle>
         ))}
-      </Box>
+      </div>
       <PhotographPicker
         photographs={v.photographs}
         onAdd={(id) => set((now) => ({ photographs: [...now.photographs, id] }))}

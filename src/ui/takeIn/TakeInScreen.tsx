@@ -1,9 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Link from '@mui/material/Link';
-import Typography from '@mui/material/Typography';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { kindOfModel } from '@/core/diagnosis/kindOfModel';
@@ -17,12 +13,15 @@ import { FromItsSide } from '../drawing/FromItsSide';
 import { Key } from '../parts/Key';
 import { NotFetched } from '../parts/NotFetched';
 import { Notice } from '../parts/Notice';
-import NextLink from '../theme/NextLink';
+import { Press } from '../parts/Press';
+import { TextLink } from '../parts/TextLink';
+import { Words } from '../parts/Words';
 import { useGo } from '../theme/useGo';
 import { ConditionMarks } from './ConditionMarks';
 import { CustomersWords } from './CustomersWords';
 import { OnArrival } from './OnArrival';
 import { PromisedFor } from './PromisedFor';
+import styles from './takeIn.module.css';
 import { usePointing } from './usePointing';
 import { EMPTY, useTakeIn, type ModelChoice } from './useTakeIn';
 import { useTrade } from './useTrade';
@@ -45,7 +44,7 @@ export function TakeInScreen({ models, names, promisedOn, today, machine }: Prop
   const v = form.values;
   const [station, setStation] = useState<string | null>(null);
   const wordsBox = useRef<HTMLTextAreaElement>(null);
-  const page = useRef<HTMLElement>(null);
+  const page = useRef<HTMLFormElement>(null);
   const { asked } = form;
   // What is left to answer is shown at its place, wherever on the page that is.
   useEffect(() => {
@@ -78,36 +77,31 @@ export function TakeInScreen({ models, names, promisedOn, today, machine }: Prop
   useHotkeys('ctrl+enter', () => void form.send(), { enableOnFormTags: true, preventDefault: true });
 
   return (
-    <Box
+    <form
       ref={page}
-      component="form"
       noValidate
       onInput={() => setBegun(true)}
       onSubmit={(e) => {
         e.preventDefault();
         void form.send();
       }}
-      sx={{ display: 'grid', gap: 1.5 }}
+      className={styles.page}
     >
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap' }}>
-        <Typography component="h1" variant="h1">
-          Take in
-        </Typography>
+      <div className={styles.head}>
+        <Words size="h1">Take in</Words>
         {form.restored && (
-          <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+          <Words tone="soft">
             What you had typed is back.{' '}
-            <Link component="button" type="button" onClick={form.clear}>
+            <Press small tone="plain" onClick={form.clear} className={styles.afresh}>
               Start afresh
-            </Link>
-          </Typography>
+            </Press>
+          </Words>
         )}
-      </Box>
+      </div>
       {form.refusal && (
         <Notice live title={form.refusal.fields.length === 1 ? 'One thing is left to answer.' : form.refusal.title}>
           {form.refusal.openJob && (
-            <Link component={NextLink} href={`/jobs/${form.refusal.openJob}`}>
-              Go to job {form.refusal.openJob}
-            </Link>
+            <TextLink href={`/jobs/${form.refusal.openJob}`}>Go to job {form.refusal.openJob}</TextLink>
           )}
         </Notice>
       )}
@@ -122,7 +116,7 @@ export function TakeInScreen({ models, names, promisedOn, today, machine }: Prop
             onChoose={setStation}
           />
           <ConditionMarks key={station} form={form} kind={kind} station={station} onDone={() => setStation(null)} />
-          <Box sx={{ maxWidth: 420 }}>
+          <div className={styles.side}>
             <FromItsSide
               folded="Mark it on the machine"
               kind={kind.id}
@@ -131,14 +125,12 @@ export function TakeInScreen({ models, names, promisedOn, today, machine }: Prop
               points={Object.fromEntries(form.values.marks.map((m) => [m.station, '×']))}
               onChoose={setStation}
             />
-          </Box>
+          </div>
         </FoldedOnPhone>
       )}
-      <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, alignItems: 'start' }}>
-        <Box sx={{ display: 'grid', gap: 1.5 }}>
-          <Typography component="h2" variant="h2">
-            Which machine
-          </Typography>
+      <div className={styles.halves}>
+        <div className={styles.half}>
+          <Words size="h2">Which machine</Words>
           <WhichMachine
             form={form}
             models={models}
@@ -149,12 +141,12 @@ export function TakeInScreen({ models, names, promisedOn, today, machine }: Prop
           />
           <WarrantyChoice form={form} models={models} today={today} />
           <OnArrival form={form} />
-        </Box>
-        <Box sx={{ display: 'grid', gap: 1.5 }}>
+        </div>
+        <div className={styles.half}>
           <CustomersWords form={form} names={names} kindId={kindId} trade={trade} wordsBox={wordsBox} />
-          <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'start', flexWrap: 'wrap' }}>
+          <div className={styles.foot}>
             <PromisedFor form={form} today={today} />
-            <Button type="submit" variant="contained" disabled={form.busy} sx={{ minWidth: 220 }}>
+            <Press type="submit" tone="strong" disabled={form.busy} className={styles.take}>
               {form.inDoubt ? (
                 'Asking whether it is in …'
               ) : form.busy ? (
@@ -164,11 +156,11 @@ export function TakeInScreen({ models, names, promisedOn, today, machine }: Prop
                   Take it in &nbsp;<Key>Ctrl ↵</Key>
                 </>
               )}
-            </Button>
-          </Box>
-        </Box>
-      </Box>
-    </Box>
+            </Press>
+          </div>
+        </div>
+      </div>
+    </form>
   );
 }
 

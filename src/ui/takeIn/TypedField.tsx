@@ -1,6 +1,5 @@
-import TextField from '@mui/material/TextField';
+import { PlainField } from '../parts/PlainField';
 import type { TakeInForm, TakeInValues } from './useTakeIn';
-import { longText } from '../parts/longText';
 
 type TextName = {
   [K in keyof TakeInValues]: TakeInValues[K] extends string ? K : never;
@@ -22,14 +21,15 @@ interface Props {
 export function TypedField({ form, name, label, field = name, help, type = 'text', mode, multiline }: Props) {
   const problem = form.fieldProblem(field);
   return (
-    <TextField
+    <PlainField
       label={label}
       type={type}
+      inputMode={mode}
       value={form.values[name]}
       onChange={(e) => form.set({ [name]: e.target.value })}
-      error={Boolean(problem)}
-      helperText={problem ?? help}
-      {...(multiline ? longText(2) : { slotProps: { htmlInput: mode ? { inputMode: mode } : {} } })}
+      wrong={problem ?? null}
+      help={help}
+      {...(multiline ? { lines: 2 } : {})}
     />
   );
 }

@@ -1,13 +1,17 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import Typography from '@mui/material/Typography';
 import { warrantyUntil } from '@/core/service/warranty';
 import { dayWords } from '../parts/dayWords';
 import { Notice } from '../parts/Notice';
+import { Ways } from '../parts/Ways';
+import { Words } from '../parts/Words';
+import styles from './takeIn.module.css';
 import type { ModelChoice, TakeInForm, TakeInValues } from './useTakeIn';
+
+const WAYS = [
+  { id: 'authorised', label: 'to the authorised shop' },
+  { id: 'repair-here', label: 'repair it here' },
+] as const;
 
 /** Last day of the warranty of what stands in the form, or null. */
 function untilOf(v: TakeInValues, models: ModelChoice[]): string | null {
@@ -25,26 +29,22 @@ export function WarrantyChoice({ form, models, today }: { form: TakeInForm; mode
   const problem = fieldProblem('warrantyChoice');
   return (
     <Notice title={`Under warranty until ${dayWords(until, today)}.`}>
-      <Typography variant="body2">
+      <Words>
         The maker’s authorised shop repairs it at no charge, and opening it here may end the warranty. Say so, and write
         down what the owner chose.
-      </Typography>
-      <Box sx={{ mt: 1 }} {...(problem ? { 'data-asks': true } : {})}>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          aria-label="What the owner chose"
+      </Words>
+      <div className={styles.answer} {...(problem ? { 'data-asks': true } : {})}>
+        <Ways
+          label="What the owner chose"
+          ways={WAYS}
           value={v.warrantyChoice}
-          onChange={(_, value: TakeInValues['warrantyChoice'] | null) => set({ warrantyChoice: value ?? 'none' })}
-        >
-          <ToggleButton value="authorised">to the authorised shop</ToggleButton>
-          <ToggleButton value="repair-here">repair it here</ToggleButton>
-        </ToggleButtonGroup>
-      </Box>
+          onChoose={(choice) => set({ warrantyChoice: choice ?? 'none' })}
+        />
+      </div>
       {problem && (
-        <Typography variant="caption" role="alert" sx={{ color: 'error.main' }}>
+        <Words as="span" size="caption" role="alert" className={styles.wrong}>
           {problem}
-        </Typography>
+        </Words>
       )}
     </Notice>
   );

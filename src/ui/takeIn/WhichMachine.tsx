@@ -1,19 +1,17 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Link from '@mui/material/Link';
-import Typography from '@mui/material/Typography';
 import type { CounterNames } from '@/knowledge/atTheCounter';
 import type { SearchRow } from '@/shop/search/dto';
+import { Chooser } from '../parts/Chooser';
 import { dayWords } from '../parts/dayWords';
 import { LaterDayField } from '../parts/LaterDayField';
 import { Notice } from '../parts/Notice';
+import { PlainCheck } from '../parts/PlainCheck';
 import { Reading } from '../parts/Reading';
-import NextLink from '../theme/NextLink';
-import { Chooser } from '../parts/Chooser';
+import { TextLink } from '../parts/TextLink';
+import { Words } from '../parts/Words';
 import { Chosen } from './Chosen';
+import styles from './takeIn.module.css';
 import { TypedField } from './TypedField';
 import type { ModelChoice, TakeInForm } from './useTakeIn';
 import type { Trade } from './useTrade';
@@ -56,11 +54,7 @@ export function WhichMachine({ form, models, kinds, trade, today, onChosen }: Pr
           text={`${m.owner}${m.phone ? `, ${m.phone}` : ''}${m.lastHereOn ? `, last here ${m.lastHereOn}` : ', first time here'}`}
           onDrop={() => set({ machine: null, warrantyChoice: 'none', marks: [] })}
         >
-          {m.openJob && (
-            <Link component={NextLink} href={`/jobs/${m.openJob}`}>
-              It is here already: job {m.openJob}
-            </Link>
-          )}
+          {m.openJob && <TextLink href={`/jobs/${m.openJob}`}>It is here already: job {m.openJob}</TextLink>}
         </Chosen>
         {m.standing && <Notice title={`Always, for ${m.owner}: ${m.standing}`} />}
         {m.note && <Notice title={`Noted on this machine: ${m.note}`} />}
@@ -104,14 +98,11 @@ export function WhichMachine({ form, models, kinds, trade, today, onChosen }: Pr
           }
         />
       )}
-      <FormControlLabel
-        control={<Checkbox checked={v.isNew} onChange={(e) => set({ isNew: e.target.checked })} />}
-        label="New machine"
-      />
+      <PlainCheck label="New machine" checked={v.isNew} onCheck={(isNew) => set({ isNew })} />
       {v.isNew && (
         <>
           <WhichModel form={form} models={models} kinds={kinds} />
-          <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr 1fr', sm: '2fr 1fr 1.4fr 1fr' } }}>
+          <div className={styles.plate}>
             <TypedField form={form} name="serial" field="newMachine.serial" label="Serial" />
             <TypedField
               form={form}
@@ -135,14 +126,9 @@ export function WhichMachine({ form, models, kinds, trade, today, onChosen }: Pr
               help="hours a week"
               mode="decimal"
             />
-          </Box>
-          <FormControlLabel
-            control={<Checkbox checked={v.pets} onChange={(e) => set({ pets: e.target.checked })} />}
-            label="Pets at home"
-          />
-          <Typography component="h2" variant="h2">
-            Whose is it
-          </Typography>
+          </div>
+          <PlainCheck label="Pets at home" checked={v.pets} onCheck={(pets) => set({ pets })} />
+          <Words size="h2">Whose is it</Words>
           <WhoseMachine form={form} />
         </>
       )}

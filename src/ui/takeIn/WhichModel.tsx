@@ -1,13 +1,13 @@
 'use client';
 
-import Autocomplete from '@mui/material/Autocomplete';
-import Box from '@mui/material/Box';
-import Link from '@mui/material/Link';
-import TextField from '@mui/material/TextField';
 import type { CounterNames } from '@/knowledge/atTheCounter';
 import { useLater } from '../asking/useLater';
+import { FieldWithList } from '../parts/FieldWithList';
 import { NotFetched } from '../parts/NotFetched';
+import { Press } from '../parts/Press';
+import { Words } from '../parts/Words';
 import { KindPicture } from './KindPicture';
+import styles from './takeIn.module.css';
 import type { ModelChoice, TakeInForm } from './useTakeIn';
 
 interface Props {
@@ -22,40 +22,37 @@ export function WhichModel({ form, models, kinds }: Props) {
   if (v.isNewModel) return <FromItsPlate form={form} models={models} />;
   return (
     <>
-      <Autocomplete
-        options={models}
-        value={models.find((m) => String(m.id) === v.modelId) ?? null}
-        onChange={(_, m) => set({ modelId: m ? String(m.id) : '', complaints: [], marks: [] })}
-        getOptionLabel={(m) => `${m.maker} ${m.name}`}
-        getOptionKey={(m) => m.id}
-        autoHighlight
-        noOptionsText="No such model: add it here."
-        renderOption={({ key, ...props }, m) => (
-          <Box component="li" key={key} {...props} sx={{ gap: 1 }}>
+      <FieldWithList<ModelChoice>
+        label="Model"
+        wrong={problem('newMachine.modelId')}
+        help="Type a part of its maker or name."
+        empty="No such model: add it here."
+        row={(m) => (
+          <span className={styles.model}>
             <KindPicture kind={m.kind} size={30} />
             {m.maker} {m.name}
-            <Box component="span" sx={{ color: 'text.secondary' }}>
+            <Words as="span" tone="soft">
               {kinds.find((k) => k.id === m.kind)?.label ?? m.kind}
-            </Box>
-          </Box>
+            </Words>
+          </span>
         )}
-        renderInput={(params) => (
-          <TextField
-            {...params}
-            label="Model"
-            error={Boolean(problem('newMachine.modelId'))}
-            helperText={problem('newMachine.modelId') ?? 'Type a part of its maker or name.'}
-          />
-        )}
+        list={{
+          options: models,
+          value: models.find((m) => String(m.id) === v.modelId) ?? null,
+          onChange: (_, m) => set({ modelId: m ? String(m.id) : '', complaints: [], marks: [] }),
+          getOptionLabel: (m) => `${m.maker} ${m.name}`,
+          getOptionKey: (m) => m.id,
+          autoHighlight: true,
+        }}
       />
-      <Link
-        component="button"
-        type="button"
+      <Press
+        small
+        tone="plain"
         onClick={() => set({ isNewModel: true, modelId: '', complaints: [], marks: [] })}
-        sx={{ justifySelf: 'start', minHeight: 32 }}
+        className={styles.inNoList}
       >
         It is in no list: add it from its plate
-      </Link>
+      </Press>
     </>
   );
 }

@@ -1,15 +1,14 @@
 'use client';
 
-import Box from '@mui/material/Box';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import type { CustomerListView } from '@/shop/customers/dto';
 import { Notice } from '../parts/Notice';
+import { PlainCheck } from '../parts/PlainCheck';
 import { Reading } from '../parts/Reading';
 import { Chooser } from '../parts/Chooser';
 import { Chosen } from './Chosen';
 import { TypedField } from './TypedField';
 import { WhichSite } from './WhichSite';
+import styles from './takeIn.module.css';
 import type { TakeInForm } from './useTakeIn';
 
 /** The owner of a new machine: found, or added here. */
@@ -40,18 +39,15 @@ export function WhoseMachine({ form }: { form: TakeInForm }) {
           )}
         />
       )}
-      <FormControlLabel
-        control={<Checkbox checked={v.isNewCustomer} onChange={(e) => set({ isNewCustomer: e.target.checked })} />}
-        label="New customer"
-      />
+      <PlainCheck label="New customer" checked={v.isNewCustomer} onCheck={(isNewCustomer) => set({ isNewCustomer })} />
       {v.isNewCustomer && (
         <>
-          <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '3fr 2fr' } }}>
+          <div className={styles.person}>
             <TypedField form={form} name="name" field="newCustomer.name" label="Name" />
             <TypedField form={form} name="phone" field="newCustomer.phone" label="Phone" type="tel" />
             <TypedField form={form} name="address" field="newCustomer.address" label="Address" />
             <TypedField form={form} name="email" field="newCustomer.email" label="E-mail" type="email" />
-          </Box>
+          </div>
           <TypedField
             form={form}
             name="standing"
@@ -59,10 +55,7 @@ export function WhoseMachine({ form }: { form: TakeInForm }) {
             label="Always, for this customer"
             help="Such as: ring before nine; invoice to the office."
           />
-          <FormControlLabel
-            control={<Checkbox checked={v.business} onChange={(e) => set({ business: e.target.checked })} />}
-            label="A business"
-          />
+          <PlainCheck label="A business" checked={v.business} onCheck={(business) => set({ business })} />
         </>
       )}
     </>

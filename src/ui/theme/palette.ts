@@ -63,8 +63,36 @@ export const night: BenchColours = {
   },
 };
 
+type Names<T> = { [K in keyof T]: T[K] extends string ? string : Names<T[K]> };
+
+const named = <T extends object>(colours: T, path: string): Names<T> =>
+  Object.fromEntries(
+    Object.entries(colours).map(([name, c]) => [
+      name,
+      typeof c === 'string' ? `var(--mui-palette-${path}-${name})` : named(c as object, `${path}-${name}`),
+    ]),
+  ) as Names<T>;
+
+/** The colours of the bench by their names in the style sheet, for drawings: whatever lamp is on, or is put on later. */
+export const benchInks: Names<BenchColours> = named(day, 'bench');
+
+/** Letters that machines have of their own, by the name of their measures, and the names under which they lie there. */
+export const OWN_LETTERS = {
+  Arial: ['Arial', 'ArialMT', 'Liberation Sans', 'Arimo'],
+  Roboto: ['Roboto', 'Roboto Regular', 'Roboto-Regular'],
+  'DejaVu Sans': ['DejaVu Sans', 'DejaVuSans'],
+} as const;
+
+/** The name of a machine's own letters that are cut to the measure of ours for a use (fallbackFaces.css). */
+export const fallbackFace = (use: string, own: string) => `${use} in ${own}`;
+
+const until = (use: string) =>
+  Object.keys(OWN_LETTERS)
+    .map((own) => `"${fallbackFace(use, own)}"`)
+    .join(', ');
+
 export const fonts = {
-  text: '"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", "Noto Sans", sans-serif',
-  label: '"Barlow Semi Condensed", "Atkinson Hyperlegible Next Variable", "Noto Sans", sans-serif',
-  reading: '"B612", "Noto Sans", ui-monospace, monospace',
+  text: `"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", ${until('text')}, "Noto Sans", sans-serif`,
+  label: `"Barlow Semi Condensed", ${until('label')}, "Atkinson Hyperlegible Next Variable", "Noto Sans", sans-serif`,
+  reading: `"B612", ${until('reading')}, "Noto Sans", ui-monospace, monospace`,
 } as const;

@@ -2,7 +2,7 @@ import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { fonts } from './palette';
-import { theme } from './theme';
+import { makeTheme } from './theme';
 
 /**
  * What the component library would say again in every page (the colours of both benches, the ground of every element), said
@@ -10,7 +10,7 @@ import { theme } from './theme';
  */
 export function staticStyles(): string {
   const page = renderToStaticMarkup(
-    <ThemeProvider theme={theme} defaultMode="system">
+    <ThemeProvider theme={makeTheme()} defaultMode="system">
       <CssBaseline />
     </ThemeProvider>,
   );

@@ -44,142 +44,147 @@ const filled = (t: Theme) => ({
 });
 
 /** One place for the type, the ground, the buttons, the fields and the tables. */
-export const theme: Theme = createTheme({
-  cssVariables: { colorSchemeSelector: 'data-bench' },
-  colorSchemes: { light: scheme(day), dark: scheme(night) },
-  shape: { borderRadius: 3 },
-  spacing: 8,
-  typography: {
-    fontFamily: fonts.text,
-    fontSize: 15,
-    h1: { fontFamily: fonts.label, fontWeight: 600, fontSize: '1.6rem', lineHeight: 1.15 },
-    h2: { fontFamily: fonts.label, fontWeight: 600, fontSize: '1.2rem', lineHeight: 1.2 },
-    h3: { fontFamily: fonts.label, fontWeight: 600, fontSize: '1.02rem', lineHeight: 1.25 },
-    overline: {
-      fontFamily: fonts.label,
-      fontWeight: 600,
-      fontSize: '0.82rem',
-      letterSpacing: '0.06em',
-      lineHeight: 1.4,
-      textTransform: 'none',
-    },
-    button: {
-      fontFamily: fonts.label,
-      fontWeight: 600,
-      fontSize: '1.02rem',
-      textTransform: 'none',
-      letterSpacing: '0.01em',
-    },
-    body2: { fontSize: '0.92rem', lineHeight: 1.4 },
-    caption: { fontSize: '0.84rem', lineHeight: 1.35 },
-  },
-  components: {
-    MuiCssBaseline: {
-      styleOverrides: (t) => ({
-        body: { backgroundColor: t.vars!.palette.background.default, fontVariantNumeric: 'tabular-nums' },
-        '*:focus-visible': { outline: `3px solid ${t.vars!.palette.bench.brassFill}`, outlineOffset: 2 },
-        '@media print': {
-          body: { backgroundColor: '#fff', color: '#000' },
-          '.no-print': { display: 'none !important' },
-        },
-        '@media (prefers-reduced-motion: reduce)': {
-          '*': { animation: 'none !important', transition: 'none !important' },
-        },
-      }),
-    },
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
-    MuiButton: {
-      defaultProps: { disableElevation: true, variant: 'outlined' },
-      styleOverrides: {
-        root: ({ theme: t }) => ({
-          minHeight: 44,
-          paddingInline: 16,
-          borderRadius: 3,
-          boxShadow: `inset 0 -2px 0 ${t.vars!.palette.bench.rule}`,
-          variants: [
-            { props: { variant: 'contained' }, style: { boxShadow: 'inset 0 -3px 0 rgb(0 0 0 / 28%)' } },
-            {
-              props: { variant: 'outlined', color: 'primary' },
-              style: {
-                borderColor: t.vars!.palette.bench.soft,
-                color: t.vars!.palette.text.primary,
-                backgroundColor: t.vars!.palette.background.paper,
-              },
-            },
-            {
-              props: { variant: 'text' },
-              style: { boxShadow: 'none', textDecoration: 'underline', textUnderlineOffset: 3 },
-            },
-            { props: { size: 'small' }, style: { minHeight: 36, fontSize: '0.95rem', paddingInline: 12 } },
-          ],
-        }),
+export const makeTheme = (): Theme =>
+  createTheme({
+    cssVariables: { colorSchemeSelector: 'data-bench' },
+    colorSchemes: { light: scheme(day), dark: scheme(night) },
+    shape: { borderRadius: 3 },
+    spacing: 8,
+    typography: {
+      fontFamily: fonts.text,
+      fontSize: 15,
+      h1: { fontFamily: fonts.label, fontWeight: 600, fontSize: '1.6rem', lineHeight: 1.15 },
+      h2: { fontFamily: fonts.label, fontWeight: 600, fontSize: '1.2rem', lineHeight: 1.2 },
+      h3: { fontFamily: fonts.label, fontWeight: 600, fontSize: '1.02rem', lineHeight: 1.25 },
+      overline: {
+        fontFamily: fonts.label,
+        fontWeight: 600,
+        fontSize: '0.82rem',
+        letterSpacing: '0.06em',
+        lineHeight: 1.4,
+        textTransform: 'none',
       },
-    },
-    MuiTextField: { defaultProps: { variant: 'filled', size: 'small', fullWidth: true } },
-    MuiFilledInput: {
-      defaultProps: { disableUnderline: false },
-      styleOverrides: { root: ({ theme: t }) => filled(t) },
-    },
-    // A day is typed into a field like any other.
-    MuiPickersTextField: { defaultProps: { variant: 'filled', size: 'small', fullWidth: true } },
-    MuiPickersFilledInput: {
-      styleOverrides: {
-        root: ({ theme: t }) => filled(t),
-        sectionsContainer: { fontFamily: fonts.reading, fontSize: '0.98rem' },
+      button: {
+        fontFamily: fonts.label,
+        fontWeight: 600,
+        fontSize: '1.02rem',
+        textTransform: 'none',
+        letterSpacing: '0.01em',
       },
+      body2: { fontSize: '0.92rem', lineHeight: 1.4 },
+      caption: { fontSize: '0.84rem', lineHeight: 1.35 },
     },
-    MuiInputLabel: {
-      styleOverrides: {
-        root: ({ theme: t }) => ({ fontFamily: fonts.label, fontWeight: 600, color: t.vars!.palette.text.secondary }),
-      },
-    },
-    MuiFormHelperText: {
-      styleOverrides: {
-        root: ({ theme: t }) => ({
-          marginLeft: 2,
-          fontSize: '0.84rem',
-          '&.Mui-disabled': { color: t.vars!.palette.text.secondary },
-        }),
-      },
-    },
-    MuiTableCell: {
-      styleOverrides: {
-        root: ({ theme: t }) => ({ padding: '7px 10px', borderColor: t.vars!.palette.bench.rule, fontSize: '0.95rem' }),
-        head: ({ theme: t }) => ({
-          fontFamily: fonts.label,
-          fontWeight: 600,
-          color: t.vars!.palette.text.secondary,
-          borderBottom: `2px solid ${t.vars!.palette.text.primary}`,
-          backgroundColor: 'transparent',
-        }),
-      },
-    },
-    MuiPaper: {
-      defaultProps: { elevation: 0 },
-      styleOverrides: {
-        root: ({ theme: t }) => ({ backgroundImage: 'none', border: `1px solid ${t.vars!.palette.bench.rule}` }),
-      },
-    },
-    MuiTooltip: { defaultProps: { arrow: false } },
-    MuiLink: { defaultProps: { underline: 'always', color: 'textPrimary' } },
-    MuiToggleButton: {
-      styleOverrides: {
-        root: ({ theme: t }) => ({
-          fontFamily: fonts.label,
-          fontSize: '0.98rem',
-          fontWeight: 500,
-          textTransform: 'none',
-          minHeight: 40,
-          padding: '6px 12px',
-          color: t.vars!.palette.text.primary,
-          borderColor: t.vars!.palette.bench.rule,
-          backgroundColor: t.vars!.palette.background.paper,
-          '&.Mui-selected, &.Mui-selected:hover': {
-            backgroundColor: t.vars!.palette.text.primary,
-            color: t.vars!.palette.background.paper,
+    components: {
+      MuiCssBaseline: {
+        styleOverrides: (t) => ({
+          body: { backgroundColor: t.vars!.palette.background.default, fontVariantNumeric: 'tabular-nums' },
+          '*:focus-visible': { outline: `3px solid ${t.vars!.palette.bench.brassFill}`, outlineOffset: 2 },
+          '@media print': {
+            body: { backgroundColor: '#fff', color: '#000' },
+            '.no-print': { display: 'none !important' },
+          },
+          '@media (prefers-reduced-motion: reduce)': {
+            '*': { animation: 'none !important', transition: 'none !important' },
           },
         }),
       },
+      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButton: {
+        defaultProps: { disableElevation: true, variant: 'outlined' },
+        styleOverrides: {
+          root: ({ theme: t }) => ({
+            minHeight: 44,
+            paddingInline: 16,
+            borderRadius: 3,
+            boxShadow: `inset 0 -2px 0 ${t.vars!.palette.bench.rule}`,
+            variants: [
+              { props: { variant: 'contained' }, style: { boxShadow: 'inset 0 -3px 0 rgb(0 0 0 / 28%)' } },
+              {
+                props: { variant: 'outlined', color: 'primary' },
+                style: {
+                  borderColor: t.vars!.palette.bench.soft,
+                  color: t.vars!.palette.text.primary,
+                  backgroundColor: t.vars!.palette.background.paper,
+                },
+              },
+              {
+                props: { variant: 'text' },
+                style: { boxShadow: 'none', textDecoration: 'underline', textUnderlineOffset: 3 },
+              },
+              { props: { size: 'small' }, style: { minHeight: 36, fontSize: '0.95rem', paddingInline: 12 } },
+            ],
+          }),
+        },
+      },
+      MuiTextField: { defaultProps: { variant: 'filled', size: 'small', fullWidth: true } },
+      MuiFilledInput: {
+        defaultProps: { disableUnderline: false },
+        styleOverrides: { root: ({ theme: t }) => filled(t) },
+      },
+      // A day is typed into a field like any other.
+      MuiPickersTextField: { defaultProps: { variant: 'filled', size: 'small', fullWidth: true } },
+      MuiPickersFilledInput: {
+        styleOverrides: {
+          root: ({ theme: t }) => filled(t),
+          sectionsContainer: { fontFamily: fonts.reading, fontSize: '0.98rem' },
+        },
+      },
+      MuiInputLabel: {
+        styleOverrides: {
+          root: ({ theme: t }) => ({ fontFamily: fonts.label, fontWeight: 600, color: t.vars!.palette.text.secondary }),
+        },
+      },
+      MuiFormHelperText: {
+        styleOverrides: {
+          root: ({ theme: t }) => ({
+            marginLeft: 2,
+            fontSize: '0.84rem',
+            '&.Mui-disabled': { color: t.vars!.palette.text.secondary },
+          }),
+        },
+      },
+      MuiTableCell: {
+        styleOverrides: {
+          root: ({ theme: t }) => ({
+            padding: '7px 10px',
+            borderColor: t.vars!.palette.bench.rule,
+            fontSize: '0.95rem',
+          }),
+          head: ({ theme: t }) => ({
+            fontFamily: fonts.label,
+            fontWeight: 600,
+            color: t.vars!.palette.text.secondary,
+            borderBottom: `2px solid ${t.vars!.palette.text.primary}`,
+            backgroundColor: 'transparent',
+          }),
+        },
+      },
+      MuiPaper: {
+        defaultProps: { elevation: 0 },
+        styleOverrides: {
+          root: ({ theme: t }) => ({ backgroundImage: 'none', border: `1px solid ${t.vars!.palette.bench.rule}` }),
+        },
+      },
+      MuiTooltip: { defaultProps: { arrow: false } },
+      MuiLink: { defaultProps: { underline: 'always', color: 'textPrimary' } },
+      MuiToggleButton: {
+        styleOverrides: {
+          root: ({ theme: t }) => ({
+            fontFamily: fonts.label,
+            fontSize: '0.98rem',
+            fontWeight: 500,
+            textTransform: 'none',
+            minHeight: 40,
+            padding: '6px 12px',
+            color: t.vars!.palette.text.primary,
+            borderColor: t.vars!.palette.bench.rule,
+            backgroundColor: t.vars!.palette.background.paper,
+            '&.Mui-selected, &.Mui-selected:hover': {
+              backgroundColor: t.vars!.palette.text.primary,
+              color: t.vars!.palette.background.paper,
+            },
+          }),
+        },
+      },
     },
-  },
-});
+  });

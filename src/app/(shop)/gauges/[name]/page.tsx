@@ -6,7 +6,7 @@ import { currentPerson } from '@/app/person';
 import { gaugeById } from '@/core/gauges/catalogue';
 import { may } from '@/shop/access/roles';
 import { gaugeDesk, keptInputs } from '@/shop/gauges/gauges';
-import { GaugeScreen } from '@/ui/gauges/GaugeScreen';
+import { OneGauge } from '@/ui/gauges/OneGauge';
 
 type Params = {
   params: Promise<{ name: string }>;
@@ -30,7 +30,7 @@ export default async function GaugePage({ params, searchParams }: Params) {
     );
   const person = await currentPerson();
   return (
-    <GaugeScreen
+    <OneGauge
       key={`${gauge.id} ${String(kept)} ${job?.id}`}
       name={gauge.id}
       desk={await gaugeDesk()}
