@@ -210,9 +210,14 @@ export async function replaceComplaints(db: Db, jobId: number, complaints: strin
     .whereNull('struck_at')
     .whereNotIn('complaint', complaints)
     .delete();
+  await addComplaints(db, jobId, complaints);
+}
+
+/** One that was struck and is named again stands again. */
+export async function addComplaints(db: Db, jobId: number, complaints: string[]): Promise<void> {
+  if (complaints.length === 0) return;
   await db('job_complaint')
     .insert(complaints.map((complaint) => ({ job_id: jobId, complaint })))
-    // One that was struck and is named again stands again.
     .onConflict(['job_id', 'complaint'])
     .merge({ struck_at: null, struck_why: '', struck_by: null });
 }

@@ -60,6 +60,7 @@ import { sendDue } from './rounds/sendDue';
 import { serveItem } from './serveItem/serveItem';
 import { amendShop } from './shopBook/shopBook';
 import { startWait } from './startWait/startWait';
+import { addComplaints } from './addComplaints/addComplaints';
 import { strikeComplaint } from './strikeComplaint/strikeComplaint';
 import { stripStep } from './stripStep/stripStep';
 import { takeBackPart } from './takeBackPart/takeBackPart';
@@ -104,6 +105,7 @@ export const jobDeeds: readonly AnyDeedOn<number>[] = [
   moveJob,
   amendJob,
   strikeComplaint,
+  addComplaints,
   writeNote,
   recordMeter,
   addPhotographs,

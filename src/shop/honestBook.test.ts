@@ -13,6 +13,7 @@ import { base, newJobDto, openJob, proveAll, refusal, testShop, toHandBack } fro
 import { search } from './search/search';
 import { serveItem } from './serveItem/serveItem';
 import { startWait } from './startWait/startWait';
+import { addComplaints } from './addComplaints/addComplaints';
 import { strikeComplaint } from './strikeComplaint/strikeComplaint';
 import { readDto } from './readDto';
 import { TakeInDto } from './takeIn/dto';
@@ -284,6 +285,35 @@ describe('visits and complaints', () => {
     // Said once more after all: it stands again.
     await amendJob(shop.person, job, { ...(await base(job)), complaints: ['dead', 'weak-suction'] });
     expect((await readJob(job)).complaints).toEqual(['dead', 'weak-suction']);
+  });
+
+  test('what the bench sees instead, or besides, is looked for and shown to be gone like what was said', async () => {
+    const job = await openJob(shop.person, shop.models[K1]!, ['dead'], { words: 'It is dead.' });
+    await strikeComplaint(shop.person, job, {
+      ...(await base(job)),
+      complaint: 'dead',
+      why: 'It runs; weak, and it smells.',
+      instead: ['weak-suction', 'weak-suction'],
+    });
+    const seen = await readJob(job);
+    expect(seen.complaints).toEqual(['weak-suction']);
+    expect(seen.proofs.map((p) => p.item)).toContain('complaint:weak-suction');
+    const besides = async (complaints: string[], why?: string) =>
+      addComplaints(shop.person, job, { ...(await base(job)), complaints, ...(why ? { why } : {}) });
+    await besides(['burning-smell'], 'At the motor.');
+    const more = await readJob(job);
+    expect(more.complaints).toEqual(['burning-smell', 'weak-suction']);
+    // What the complaint holds back when the counter writes it down, it holds back here.
+    expect(more.cautions).toContain('burnt-smell');
+    // One that was struck and is seen after all stands again.
+    await besides(['dead']);
+    expect((await readJob(job)).struck).toEqual([]);
+    expect((await refusal(besides(['dead']))).fields[0]!.field).toBe('complaints');
+    expect((await refusal(besides(['no-solution']))).fields[0]!.field).toBe('complaints[0]');
+    const told = await refusal(
+      strikeComplaint(shop.person, job, { ...(await base(job)), complaint: 'dead', why: 'It runs.', instead: ['x'] }),
+    );
+    expect(told.fields[0]!.field).toBe('instead[0]');
   });
 
   test('a part that is on no list is fitted with its words and its risk', async () => {

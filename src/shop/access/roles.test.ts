@@ -74,6 +74,7 @@ test('the table, as the shop agreed on it', () => {
       'revoke-finding',
       'serve-item',
       'settle-loss',
+      'add-complaints',
       'strike-complaint',
       'strip-step',
       'take-back-gauge',

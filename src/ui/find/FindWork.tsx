@@ -3,9 +3,10 @@
 import { useEffect, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { repairedFault } from '@/core/diagnosis/doing';
-import { proposedStep } from '@/core/diagnosis/finderCase';
+import type { AssessmentView } from '@/shop/finding/dto';
+import type { JobFacts } from '@/shop/jobView/dto';
 import type { JobDesk } from '../job/useJob';
-import { heldPower } from '../job/labels';
+import { faultOf, heldPower } from '../job/labels';
 import { Key } from '../parts/Key';
 import { Notice } from '../parts/Notice';
 import { useKeptText } from '../parts/useKeptText';
@@ -18,13 +19,11 @@ import { OtherChecks } from './OtherChecks';
 import { Proved } from './Proved';
 import { OddsToCome, Reckoning } from './Reckoning';
 import { SameWorth } from './SameWorth';
+import { TELLS_LITTLE, whatIsNext } from './whatIsNext';
 import { withWaiting } from './withWaiting';
 import { Words } from '../parts/Words';
 import styles from './find.module.css';
 import { Press } from '../parts/Press';
-
-/** Bits below which a look is not worth its minutes. */
-const TELLS_LITTLE = 0.02;
 
 interface Props {
   desk: JobDesk;
@@ -39,6 +38,18 @@ function notSaved({ waiting: { length }, refusal }: JobDesk): string {
   if (refusal?.unknown)
     return `It is not known whether ${length === 1 ? 'your last answer was' : 'the first of your last answers was'} saved.`;
   return `${length} of your answers ${length === 1 ? 'is' : 'are'} not saved.`;
+}
+
+/** What is still to be spent, as far as it is known: the repair of what is proved, and the way to the end of what is not. */
+function minutesLeft(job: JobFacts, odds: AssessmentView): string {
+  const repairs = job.proved
+    .filter((id) => !job.repaired.includes(id))
+    .reduce((sum, id) => sum + (faultOf(id)?.repair.minutes ?? 0), 0);
+  const isOpen = odds.explained.some((e) => e.by.length === 0);
+  return [
+    ...(repairs > 0 ? [`, about ${Math.round(repairs)} for the repair of what is proved`] : []),
+    ...(isOpen ? [`, about ${Math.round(odds.minutesToGo)} more to the end with the repair`] : []),
+  ].join('');
 }
 
 /** Finding: the proposed check with its keys, the odds, and what was done so far. */
@@ -56,12 +67,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
   const closed = job.stage === 'closed';
   // Odds of an earlier state propose nothing: an answer given to them would fall on a check that nobody was shown.
   const assessment = fresh && desk.waiting.length === 0 ? odds : null;
-  const best = assessment ? proposedStep(assessment.next, job.firstChecks) : null;
-  // Where nothing is complained of, a look that tells next to nothing is not asked for, but for what comes first as it arrived.
-  const isFirst = best !== null && job.firstChecks.includes(best.check);
-  const isIdle = job.complaints.length === 0 && !isFirst && (best?.informs ?? 0) <= TELLS_LITTLE;
-  const proposed = isIdle ? null : (best?.check ?? null);
-  const finished = assessment !== null && (assessment.finished || (isIdle && job.proved.length > 0));
+  const { proposed, finished } = assessment ? whatIsNext(job, assessment) : { proposed: null, finished: false };
   const current = pinned ?? (finished ? null : proposed);
   useEffect(() => onLook(current), [current, onLook]);
 
@@ -148,6 +154,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
           )}
           <FindingLog
             job={job}
+            asked={current !== null && !closed}
             odds={assessment}
             onRevoke={closed || desk.waiting.length > 0 ? null : (id) => void act('revoke-finding', { finding: id })}
           />
@@ -163,10 +170,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
               )}
               <Words size="caption" as="span" tone="soft">
                 {job.minutesSpent.toFixed(1)} min spent
-                {assessment &&
-                  !finished &&
-                  job.complaints.length > 0 &&
-                  `, about ${Math.round(assessment.minutesToGo)} more to the end with the repair`}
+                {assessment && !finished && job.complaints.length > 0 && minutesLeft(job, assessment)}
               </Words>
             </div>
           )}

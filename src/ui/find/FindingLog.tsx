@@ -10,10 +10,13 @@ import { Press } from '../parts/Press';
 /** What was done, in order; every line can be taken back and stays to be seen. */
 export function FindingLog({
   job,
+  asked,
   odds,
   onRevoke,
 }: {
   job: JobFacts;
+  /** A check stands above. */
+  asked: boolean;
   odds: AssessmentView | null;
   onRevoke: ((id: number) => void) | null;
 }) {
@@ -22,7 +25,9 @@ export function FindingLog({
       <Words size="h3" as="h2">
         Found so far
       </Words>
-      {job.findings.length === 0 && <Empty>Nothing yet. Answer the check above by its key.</Empty>}
+      {job.findings.length === 0 && (
+        <Empty>{asked ? 'Nothing yet. Answer the check above by its key.' : 'Nothing yet.'}</Empty>
+      )}
       <ol className={styles.list}>
         {job.findings.map((f) => {
           const { what, answer } = findingWords(job.machine.kind, f);

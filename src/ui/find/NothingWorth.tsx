@@ -33,7 +33,9 @@ export function NothingWorth({ job, odds, held, onPick }: Props) {
     return (
       <Notice title="No check is worth its minutes.">
         <Words>
-          Nothing is complained of. What was found worn is put to its owner; what is suspected is looked at below.
+          {job.struck.length > 0
+            ? 'The complaint was struck. Run it as its owner does, and write down beside their words what else is seen.'
+            : 'Nothing is complained of. What was found worn is put to its owner; what is suspected is looked at below.'}
         </Words>
       </Notice>
     );

@@ -10,36 +10,41 @@ import { classes, Words } from '../parts/Words';
 import styles from './job.module.css';
 import { Press } from '../parts/Press';
 
-/** What the machine is here for; a complaint that the bench does not find is struck with a reason, the words stay. */
+/**
+ * What the machine is here for. A complaint that the bench does not find is struck for what is seen instead, and what is seen
+ * besides is added; the customer's words stay.
+ */
 export function Complaints({ desk }: { desk: JobDesk }) {
   const { job } = desk;
-  const [striking, setStriking] = useState<string | null>(null);
+  // A complaint that is not found; empty for what is seen besides.
+  const [saying, setSaying] = useState<string | null>(null);
   const closed = job.stage === 'closed';
-  const later = useLater('strike', async () => (await import('./StrikeComplaint')).StrikeComplaint, striking !== null);
-  const Strike = later.piece;
+  const later = useLater('seen', async () => (await import('./SeenAtBench')).SeenAtBench, saying !== null);
+  const Seen = later.piece;
+  const say = (struck: string | null) =>
+    Seen ? (
+      <Seen desk={desk} struck={struck} onEnd={() => setSaying(null)} />
+    ) : (
+      <NotFetched failed={later.failed} what="What it is written with" again={later.again} />
+    );
   return (
     <div className={styles.all}>
       {job.visit && <Words>Here for {visits.find((v) => v.id === job.visit)!.says}.</Words>}
       {job.complaints.map((id) => (
         <div key={id}>
           <Words as="span">{complaintLabel(id)}</Words>
-          {!closed && striking !== id && (
+          {!closed && saying !== id && (
             <Press
               small
               tone="plain"
               aria-label={`Not found at the bench: ${complaintLabel(id)}`}
-              onClick={() => setStriking(id)}
+              onClick={() => setSaying(id)}
               className={classes('no-print', styles.aside)}
             >
               not found?
             </Press>
           )}
-          {striking === id &&
-            (Strike ? (
-              <Strike desk={desk} complaint={id} onEnd={() => setStriking(null)} />
-            ) : (
-              <NotFetched failed={later.failed} what="What it is struck with" again={later.again} />
-            ))}
+          {saying === id && say(id)}
         </div>
       ))}
       {job.struck.map((s) => (
@@ -47,6 +52,12 @@ export function Complaints({ desk }: { desk: JobDesk }) {
           <s>{complaintLabel(s.complaint)}</s>: {s.why}
         </Words>
       ))}
+      {saying === '' && say(null)}
+      {!closed && saying !== '' && (
+        <Press small tone="plain" onClick={() => setSaying('')} className={classes('no-print', styles.besides)}>
+          Something else is seen here
+        </Press>
+      )}
     </div>
   );
 }

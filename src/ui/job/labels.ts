@@ -1,9 +1,9 @@
 import { repairedFault } from '@/core/diagnosis/doing';
-import { cautionsFor, checksOf, type Aspect, type Check } from '@/core/diagnosis/knowledge';
+import { cautionsFor, checksOf, type Aspect, type Check, repairAccess } from '@/core/diagnosis/knowledge';
 import { ideaBecame } from '@/core/diagnosis/ownersIdea';
 import { formatQuantity, type Quantity } from '@/core/units/units';
 import type { JobFacts } from '@/shop/jobView/dto';
-import { bookOf, cautionOf, complaintOf, faultLabel, faultOf } from './trade';
+import { bookOf, cautionOf, complaintOf, faultLabel, faultOf, toldKind } from './trade';
 
 export { cautionOf, faultLabel, faultOf } from './trade';
 export const repairLabel = (fault: string) => faultOf(fault)?.repair.label ?? faultLabel(fault);
@@ -67,7 +67,7 @@ export function doingOf(kindId: string, id: string): Doing | null {
         'Is the complaint gone?',
       ],
       minutes: fault.repair.minutes,
-      access: fault.repair.access,
+      access: repairAccess(toldKind(kindId), fault),
       power: fault.repair.power ? 'yes' : 'no',
       cautions: [
         ...new Set([...repairCautions(kindId, [fault.id]), ...(fault.repair.power ? spinCautions(kindId) : [])]),

@@ -12,6 +12,7 @@ import { FormPlain } from '../forms/FormPlain';
 import { useDeedForm } from '../job/useDeedForm';
 import type { JobDesk } from '../job/useJob';
 import { classes, Words } from '../parts/Words';
+import { useTypedEarly, WAKES_LATER } from '../theme/useTypedEarly';
 import styles from './job.module.css';
 import { Press, PressLink } from '../parts/Press';
 
@@ -26,8 +27,9 @@ export function JobBook({ desk }: { desk: JobDesk }) {
     if (await act(job.practice ? 'end-practice' : 'make-practice')) setTurning(false);
   };
   const closed = job.stage === 'closed';
+  const book = useTypedEarly<HTMLElement>();
   return (
-    <section aria-label="Book" className={classes('no-print', styles.book)}>
+    <section ref={book} {...WAKES_LATER} aria-label="Book" className={classes('no-print', styles.book)}>
       <Words size="h3" as="h2">
         Into the book
       </Words>

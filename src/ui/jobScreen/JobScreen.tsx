@@ -12,6 +12,7 @@ import { FoldedOnPhone } from '../board/FoldedOnPhone';
 import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
 import { FindWork } from '../find/FindWork';
+import { whatIsNext } from '../find/whatIsNext';
 import { useLater } from '../asking/useLater';
 import { bookOf, isTold, tellWritten, toldKind } from '../job/trade';
 import { NotFetched } from '../parts/NotFetched';
@@ -70,7 +71,13 @@ function ToldScreen({ desk, stage, me }: { desk: JobDesk; stage: StageId; me: st
   const { addedStations } = job.machine;
   const { knowledge } = bookOf(job.machine.kind);
   const kind = useMemo(() => kindOfModel(toldKind(job.machine.kind), addedStations), [job.machine.kind, addedStations]);
-  const [looked, setLooked] = useState<string | null>(null);
+  const isFinding = stage === 'find' && (!job.visit || job.complaints.length > 0 || tellsOfCause(job));
+  // Where the look that comes first splits the lines is drawn with the page, not when it is awake.
+  const [looked, setLooked] = useState(() => {
+    if (!isFinding || !odds) return null;
+    const { proposed, finished } = whatIsNext(job, odds);
+    return finished ? null : proposed;
+  });
   const [chosen, setChosen] = useState<string | null>(null);
   const states = useMemo(() => boardStates(job, odds, looked), [job, odds, looked]);
   const splits = useMemo(() => {
@@ -159,7 +166,7 @@ function ToldScreen({ desk, stage, me }: { desk: JobDesk; stage: StageId; me: st
           {stage === 'find' && job.visit && (
             <VisitWork desk={desk} onDone={() => go(hasFound(job) ? 'agree' : 'fit')} />
           )}
-          {stage === 'find' && (!job.visit || job.complaints.length > 0 || tellsOfCause(job)) && (
+          {isFinding && (
             <FindWork
               desk={desk}
               onLook={setLooked}
