@@ -70,8 +70,7 @@ export async function takeInStranger(page: Page, s: Stranger): Promise<void> {
   for (const c of s.complaints) await page.getByRole('button', { name: c, exact: true }).click();
   for (const sign of s.signs ?? []) await page.getByRole('button', { name: sign, exact: true }).click();
   if (s.guess) {
-    await page.getByRole('combobox', { name: 'They think it is' }).click();
-    await page.getByRole('option', { name: s.guess }).click();
+    await page.getByRole('combobox', { name: 'They think it is' }).selectOption({ label: s.guess });
   }
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(page).toHaveURL(/\/jobs\/\d+\/find$/);

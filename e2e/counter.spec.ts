@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { freeMachine, settled, signIn, typeDay } from './bench';
+import { freeMachine, settled, signIn, takeInStranger, typeDay } from './bench';
 import { test } from './test';
 
 test.beforeEach(async ({ page, baseURL }) => {
@@ -179,4 +179,20 @@ test('a scanner opens the machine on any screen, and what it typed into a field 
   const here = (await page.locator('a[href^="/machines/GK-"]').first().textContent())!;
   await scanLike(page, here);
   await expect(page).toHaveURL(/\/jobs\/\d+\//);
+});
+
+test('what is given as dead and runs is struck for what is seen instead, and that is looked for', async ({ page }) => {
+  const words = 'It is dead.';
+  await takeInStranger(page, { model: /Tussock Rush/, name: 'Edda Quay', words, complaints: ['Dead'] });
+  await page.getByRole('button', { name: 'Not found at the bench: Dead' }).click();
+  await page.getByLabel('What was seen instead?').fill('It runs here, but it is weak and cuts out');
+  const seen = page.getByRole('group', { name: 'What is seen' });
+  await seen.getByRole('combobox').selectOption({ label: 'Roll cuts in and out' });
+  await expect(seen.getByRole('button', { name: 'Roll cuts in and out' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Strike it' }).click();
+  const beside = page.getByRole('complementary');
+  await expect(beside.getByRole('button', { name: 'Not found at the bench: Roll cuts in and out' })).toBeVisible();
+  await expect(beside).toContainText('“It is dead.”');
+  await expect(beside.locator('s')).toHaveText('Dead');
+  await expect(page.getByRole('region', { name: 'Check on the bench' })).toBeVisible();
 });
