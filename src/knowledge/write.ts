@@ -1,20 +1,36 @@
 import type { Outcome, ReadingSpec, Show, Station, Strength } from '@/core/diagnosis/knowledge';
 import type { AccessText, AspectText, CheckText, FaultText } from './assemble';
 
-/** `check=outcome` or `check@condition=outcome` → how surely it shows. */
-export type Shows = Record<string, Strength>;
+/** How surely → ids, with blanks between them; several may be put together. */
+export type Surely = Partial<Record<Strength, string>> | Surely[];
+
+/** Each id with how surely, in the order in which they are written. @throws Error when one is named twice */
+function surely(of: string, said: Surely): [id: string, strength: Strength][] {
+  const all = [said].flat(Infinity as 1).flatMap((s) => Object.entries(s)) as [Strength, string][];
+  const each = all.flatMap(([strength, ids]) =>
+    ids
+      .trim()
+      .split(/\s+/)
+      .map((id): [string, Strength] => [id, strength]),
+  );
+  const twice = each.find(([id], i) => each.findIndex(([other]) => other === id) < i);
+  if (twice) throw new Error(`${of} names ${twice[0]} twice.`);
+  return each;
+}
 
 /** `label, minutes, access`, the groups of parts it takes, and whether it is run afterwards (it is, unless said). */
 type Repair = [label: string, minutes: number, access: string, parts?: string[], power?: false];
 
-/** One fault in a few lines. Strengths and minutes: common practice, no source. */
+/**
+ * One fault in a few lines: what it is called, what is complained of, what shows at the bench (`check=outcome` or
+ * `check@condition=outcome`), its repair, what brings it on. Strengths and minutes: common practice, no source.
+ */
 export function fault(
-  id: string,
-  label: string,
-  says: Record<string, Strength>,
-  shows: Shows,
+  [id, label]: [id: string, label: string],
+  says: Surely,
+  shows: Surely,
   [repairLabel, minutes, access, parts, power]: Repair,
-  broughtOnBy: Record<string, Strength> = {},
+  broughtOnBy: Surely = {},
   more: Pick<FaultText, 'symptom' | 'danger'> & {
     /** It must lie before it can be run. */
     waits?: true;
@@ -23,12 +39,12 @@ export function fault(
   } = {},
 ): FaultText {
   const { waits, only, ...rest } = more;
-  const causes = Object.entries(broughtOnBy);
+  const causes = surely(id, broughtOnBy);
   return {
     id,
     label,
-    complaints: Object.entries(says).map(([complaint, strength]) => ({ complaint, strength })),
-    shows: Object.entries(shows).map(([where, strength]): Show => {
+    complaints: surely(id, says).map(([complaint, strength]) => ({ complaint, strength })),
+    shows: surely(id, shows).map(([where, strength]): Show => {
       const [check, outcome] = where.split('=') as [string, string];
       const [name, condition] = check.split('@') as [string, string?];
       const kinds = only?.[where];
@@ -82,12 +98,24 @@ export function aspect(
   };
 }
 
-/** A check in a few lines. Power `no` and no cautions unless said. */
-export function check(
+/** An aspect with two answers: fine, or what it proves; `leak` is how often the second shows with nothing wrong. */
+export function either(
   id: string,
   label: string,
-  minutes: number,
-  access: string,
+  fine: [id: string, label: string],
+  [bad, badLabel, proves]: [id: string, label: string, proves: string | string[]],
+  leak: number,
+  more: Parameters<typeof aspect>[3] = {},
+): AspectText {
+  return aspect(id, label, [outcome(...fine), outcome(bad, badLabel, { proves, leak })], more);
+}
+
+/** What a check is called, its minutes, and what lies open for it. */
+type Named = [id: string, label: string, minutes: number, access: string];
+
+/** A check in a few lines. Power `no` and no cautions unless said. */
+export function check(
+  [id, label, minutes, access]: Named,
   how: [string, string, string],
   aspects: AspectText[],
   more: Partial<Omit<CheckText, 'id' | 'label' | 'how' | 'minutes' | 'access' | 'aspects'>> = {},
@@ -97,24 +125,13 @@ export function check(
 
 /** A look with two answers: fine, or the one fault that it proves. */
 export function look(
-  id: string,
-  label: string,
-  minutes: number,
-  access: string,
+  name: Named,
   how: [string, string, string],
   fine: [id: string, label: string],
   bad: [id: string, label: string, proves: string | string[]],
   more: Partial<Pick<CheckText, 'power' | 'spinsRoll' | 'cautions'>> = {},
 ): CheckText {
-  return check(
-    id,
-    label,
-    minutes,
-    access,
-    how,
-    [aspect('seen', label, [outcome(...fine), outcome(bad[0], bad[1], { proves: bad[2], leak: 0.005 })])],
-    more,
-  );
+  return check(name, how, [either('seen', name[1], fine, bad, 0.005)], more);
 }
 
 /** A reading whose outcomes lie in ranges; common practice, no source. */
@@ -139,8 +156,18 @@ export function ranges(
   };
 }
 
-export function station(id: string, label = id.replaceAll('-', ' '), more?: 'wears' | 'optional'): Station {
-  return { id, label, ...(more ? { [more]: true as const } : {}) };
+/**
+ * Stations of a line in their order: `id`, `id: label` where its words are not its id's, `(wears)` or `(optional)` behind;
+ * semicolons between them.
+ * @throws Error when one is written otherwise
+ */
+export function stations(written: string): Station[] {
+  return written.split(';').map((one) => {
+    const read = /^([\w-]+)(?:: ([^()]*?))?(?: \((wears|optional)\))?$/.exec(one.trim());
+    if (!read) throw new Error(`Not a station: ${one.trim()}`);
+    const [, id, label, more] = read;
+    return { id: id!, label: label ?? id!.replaceAll('-', ' '), ...(more ? { [more]: true as const } : {}) };
+  });
 }
 
 /** Something that is opened, and what it lays bare; its minutes are the sums of its steps. */

@@ -1,5 +1,5 @@
 import type { AspectText, CheckText } from '../assemble';
-import { aspect, check, outcome } from '../write';
+import { aspect, check, either, outcome } from '../write';
 
 function vacuumAt(condition: string, label: string, onlyWith?: string[]): AspectText {
   return {
@@ -31,10 +31,7 @@ function vacuumAt(condition: string, label: string, onlyWith?: string[]): Aspect
 /** The air line: bin and filters first, then the path is split. Minutes: common practice, no source. */
 export const airChecks: CheckText[] = [
   check(
-    'bag-or-bin',
-    'Bag or bin',
-    0.3,
-    'outside',
+    ['bag-or-bin', 'Bag or bin', 0.3, 'outside'],
     ['Look at the line on the bin or feel the bag.', 'Is a bag in at all?', 'Empty it before anything else is judged.'],
     [
       aspect('fill', 'Fill', [
@@ -47,10 +44,7 @@ export const airChecks: CheckText[] = [
     { putsRight: ['bag-or-bin-full'] },
   ),
   check(
-    'filter-look',
-    'Pre-motor filter',
-    1,
-    'filter-bay',
+    ['filter-look', 'Pre-motor filter', 1, 'filter-bay'],
     [
       'Filter out, against the light.',
       'A green light on the machine proves nothing.',
@@ -73,10 +67,7 @@ export const airChecks: CheckText[] = [
     { cautions: ['mould-dust'] },
   ),
   check(
-    'exhaust-filter-look',
-    'Exhaust filter',
-    1,
-    'outside',
+    ['exhaust-filter-look', 'Exhaust filter', 1, 'outside'],
     [
       'Filter out, look at both sides.',
       'Black on the motor side is carbon, not failure.',
@@ -92,10 +83,7 @@ export const airChecks: CheckText[] = [
     { cautions: ['mould-dust'] },
   ),
   check(
-    'inlet-vacuum',
-    'Sealed vacuum',
-    3,
-    'outside',
+    ['inlet-vacuum', 'Sealed vacuum', 3, 'outside'],
     [
       'Manometer sealed on the machine’s own inlet, hose off: read.',
       'Add the hose, then the wand, then the head: read each.',
@@ -110,41 +98,22 @@ export const airChecks: CheckText[] = [
     { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power'] },
   ),
   check(
-    'hose-drop',
-    'Drop through the hose',
-    1,
-    'hose-off',
+    ['hose-drop', 'Drop through the hose', 1, 'hose-off'],
     [
       'Hose off at both ends.',
       'Drop a coin-sized blunt object through, then look to the light.',
       'Blunt rod only in a plain hose, never in one with wires.',
     ],
-    [
-      aspect('hose', 'Hose', [
-        outcome('falls-through', 'falls through'),
-        outcome('held', 'held', { proves: 'hose-clogged', leak: 0.005 }),
-      ]),
-    ],
+    [either('hose', 'Hose', ['falls-through', 'falls through'], ['held', 'held', 'hose-clogged'], 0.005)],
     { cautions: ['electrified-hose'] },
   ),
   check(
-    'wand-look',
-    'Look through the wand',
-    1,
-    'outside',
+    ['wand-look', 'Look through the wand', 1, 'outside'],
     ['Wand out at both ends.', 'Look to the light, or drop the blunt object.', 'Push back the way it came.'],
-    [
-      aspect('wand', 'Wand', [
-        outcome('wand-clear', 'clear'),
-        outcome('wand-blocked', 'blocked', { proves: 'wand-clogged', leak: 0.005 }),
-      ]),
-    ],
+    [either('wand', 'Wand', ['wand-clear', 'clear'], ['wand-blocked', 'blocked', 'wand-clogged'], 0.005)],
   ),
   check(
-    'head-duct-look',
-    'Duct behind the roll',
-    1,
-    'sole-plate',
+    ['head-duct-look', 'Duct behind the roll', 1, 'sole-plate'],
     [
       'Sole plate off, lamp into the duct.',
       'Finger or hook pick round the bend.',
@@ -159,74 +128,48 @@ export const airChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'hose-split',
-    'Hose and handle for splits',
-    1,
-    'outside',
+    ['hose-split', 'Hose and handle for splits', 1, 'outside'],
     [
       'Stretch the hose, turn it in the light.',
       'Cuffs and handle joints too.',
       'Palm over the end: listen for the hiss.',
     ],
     [
-      aspect('hose', 'Hose', [
-        outcome('fine', 'fine'),
-        outcome('fault', 'split', { proves: 'hose-split', leak: 0.005 }),
-      ]),
-      aspect('handle', 'Handle', [
-        outcome('handle-sound', 'sound'),
-        outcome('handle-cracked', 'cracked', { proves: 'handle-cracked', leak: 0.005 }),
-      ]),
+      either('hose', 'Hose', ['fine', 'fine'], ['fault', 'split', 'hose-split'], 0.005),
+      either('handle', 'Handle', ['handle-sound', 'sound'], ['handle-cracked', 'cracked', 'handle-cracked'], 0.005),
     ],
   ),
   check(
-    'neck-hose-split',
-    'Neck hose',
-    1,
-    'sole-plate',
+    ['neck-hose-split', 'Neck hose', 1, 'sole-plate'],
     [
       'Plate off, bend the neck both ways.',
       'Look into every fold of the neck hose.',
       'A split opens only when it is bent.',
     ],
-    [
-      aspect('neck', 'Neck hose', [
-        outcome('fine', 'fine'),
-        outcome('fault', 'split', { proves: 'neck-hose-split', leak: 0.005 }),
-      ]),
-    ],
+    [either('neck', 'Neck hose', ['fine', 'fine'], ['fault', 'split', 'neck-hose-split'], 0.005)],
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'seal-look',
-    'Seals and gaskets',
-    1,
-    'filter-bay',
+    ['seal-look', 'Seals and gaskets', 1, 'filter-bay'],
     [
       'Bin lid, filter door and motor seal.',
       'Flat, clean, all round, no dust tracks across.',
       'A dust track is a leak.',
     ],
     [
-      aspect('seal', 'Motor seal', [
-        outcome('fine', 'fine'),
-        outcome('fault', 'leaks', { proves: 'seal-leaking', leak: 0.005 }),
-      ]),
-      aspect('bin-gasket', 'Bin gasket', [
-        outcome('bin-gasket-fine', 'fine'),
-        outcome('bin-gasket-fault', 'leaks', { proves: 'bin-gasket-leaking', leak: 0.005 }),
-      ]),
-      aspect('bag-door', 'Bag door', [
-        outcome('bag-door-fine', 'fine'),
-        outcome('bag-door-fault', 'leaks', { proves: 'bag-door-leak', leak: 0.005 }),
-      ]),
+      either('seal', 'Motor seal', ['fine', 'fine'], ['fault', 'leaks', 'seal-leaking'], 0.005),
+      either(
+        'bin-gasket',
+        'Bin gasket',
+        ['bin-gasket-fine', 'fine'],
+        ['bin-gasket-fault', 'leaks', 'bin-gasket-leaking'],
+        0.005,
+      ),
+      either('bag-door', 'Bag door', ['bag-door-fine', 'fine'], ['bag-door-fault', 'leaks', 'bag-door-leak'], 0.005),
     ],
   ),
   check(
-    'cyclone-look',
-    'Mesh or cyclone',
-    6,
-    'filter-bay',
+    ['cyclone-look', 'Mesh or cyclone', 6, 'filter-bay'],
     ['Bin apart, shroud off.', 'Look through every cone, brush the mesh.', 'Fine dust past it ends in the filter.'],
     [
       aspect('cyclone', 'Mesh or cones', [
@@ -234,18 +177,12 @@ export const airChecks: CheckText[] = [
         outcome('cyclone-some', 'some plugged', { proves: 'cones-some-plugged', leak: 0.03 }),
         outcome('cyclone-matted', 'matted', { proves: 'cyclone-plugged', leak: 0.01 }),
       ]),
-      aspect('mesh', 'Shroud', [
-        outcome('mesh-open', 'open'),
-        outcome('mesh-matted', 'matted', { proves: 'mesh-matted', leak: 0.005 }),
-      ]),
+      either('mesh', 'Shroud', ['mesh-open', 'open'], ['mesh-matted', 'matted', 'mesh-matted'], 0.005),
     ],
     { cautions: ['mould-dust', 'brittle-plastic'] },
   ),
   check(
-    'changeover-look',
-    'Change-over flap',
-    1,
-    'hose-off',
+    ['changeover-look', 'Change-over flap', 1, 'hose-off'],
     [
       'Work the knob from floor to hose.',
       'Look that the flap shuts fully both ways.',
@@ -259,10 +196,7 @@ export const airChecks: CheckText[] = [
     ],
   ),
   check(
-    'trip-time',
-    'Time to cut-out',
-    10,
-    'outside',
+    ['trip-time', 'Time to cut-out', 10, 'outside'],
     [
       'Stay with it: run it on the bench, head off the floor.',
       'Minutes until it cuts out; stop at 15.',

@@ -1,6 +1,6 @@
 import type { ReadingSpec } from '@/core/diagnosis/knowledge';
 import type { CheckText } from '../assemble';
-import { aspect, check, look, outcome, ranges } from '../write';
+import { aspect, check, either, look, outcome, ranges } from '../write';
 
 const OPENED = ['unplug-before-opening'];
 const PACK = ['lithium-care', 'lead-acid'];
@@ -11,28 +11,21 @@ const contact = (closed: string, open: string): ReadingSpec =>
 /** Remotes, packs, big batteries, motors on the bench. Minutes and ranges: common practice, no source. */
 export const electricChecks: CheckText[] = [
   look(
-    'remote-lamp',
-    'Lamp of the remote',
-    0.2,
-    'outside',
+    ['remote-lamp', 'Lamp of the remote', 0.2, 'outside'],
     ['Press the switch on the handle.', 'Its lamp must flash.', 'Dark: the battery in the handle first.'],
     ['remote-lit', 'flashes'],
     ['remote-dark', 'dark', 'remote-battery-flat'],
   ),
   check(
-    'remote-battery',
-    'Battery of the remote',
-    1,
-    'outside',
+    ['remote-battery', 'Battery of the remote', 1, 'outside'],
     ['Battery out of the handle.', 'Volts across it, by itself.', '12 V is printed on most: under 10.8 it is spent.'],
     [
-      aspect(
+      either(
         'volts',
         'Volts',
-        [
-          outcome('remote-battery-good', 'good'),
-          outcome('remote-battery-low', 'spent', { proves: 'remote-battery-flat', leak: 0.003 }),
-        ],
+        ['remote-battery-good', 'good'],
+        ['remote-battery-low', 'spent', 'remote-battery-flat'],
+        0.003,
         {
           reading: ranges('voltage', 'V', [0, 15], {
             'remote-battery-good': [10.7, 13.5],
@@ -43,10 +36,7 @@ export const electricChecks: CheckText[] = [
     ],
   ),
   check(
-    'remote-resync',
-    'Pair remote and body again',
-    1,
-    'outside',
+    ['remote-resync', 'Pair remote and body again', 1, 'outside'],
     ['Fresh battery in the handle.', 'Pair them as the plate says.', 'Does it answer now?'],
     [
       aspect('pairing', 'It', [
@@ -58,10 +48,7 @@ export const electricChecks: CheckText[] = [
     { power: 'yes' },
   ),
   look(
-    'indicator-adjust',
-    'Indicator’s adjuster',
-    2,
-    'outside',
+    ['indicator-adjust', 'Indicator’s adjuster', 2, 'outside'],
     [
       'New bag, clean path, machine on.',
       'The light must be green, palm over the mouth red.',
@@ -72,10 +59,7 @@ export const electricChecks: CheckText[] = [
     { power: 'yes', spinsRoll: true },
   ),
   look(
-    'lamp-look',
-    'Lamp',
-    0.3,
-    'outside',
+    ['lamp-look', 'Lamp', 0.3, 'outside'],
     [
       'Machine on, look at the lamp.',
       'Lamp out: turn the bulb, look at its contacts.',
@@ -86,10 +70,7 @@ export const electricChecks: CheckText[] = [
     { power: 'yes', spinsRoll: true },
   ),
   check(
-    'pack-volts',
-    'Pack volts at rest',
-    1,
-    'outside',
+    ['pack-volts', 'Pack volts at rest', 1, 'outside'],
     ['Pack off the charger ten minutes.', 'Volts across the pack’s own contacts.', 'Type what the meter shows.'],
     [
       aspect(
@@ -114,51 +95,39 @@ export const electricChecks: CheckText[] = [
     { cautions: PACK },
   ),
   check(
-    'pack-under-load',
-    'Pack volts under load',
-    2,
-    'outside',
+    ['pack-under-load', 'Pack volts under load', 2, 'outside'],
     [
       'Charged pack in, machine on its highest step.',
       'Volts at the contacts after ten seconds.',
       'A worn pack sags at once.',
     ],
     [
-      aspect(
-        'volts',
-        'Volts',
-        [
-          outcome('holds', 'holds'),
-          outcome('sags', 'sags', { proves: ['battery-worn', 'batteries-sulphated'], leak: 0.003 }),
-        ],
-        {
-          reading: ranges(
-            'voltage',
-            'V',
-            [0, 1.35],
-            { holds: [0.88, 1.12], sags: [0.3, 0.89] },
-            { relativeTo: 'mainsV' },
-          ),
-        },
-      ),
+      either('volts', 'Volts', ['holds', 'holds'], ['sags', 'sags', ['battery-worn', 'batteries-sulphated']], 0.003, {
+        reading: ranges(
+          'voltage',
+          'V',
+          [0, 1.35],
+          { holds: [0.88, 1.12], sags: [0.3, 0.89] },
+          { relativeTo: 'mainsV' },
+        ),
+      }),
     ],
     { power: 'yes', spinsRoll: true, cautions: PACK },
   ),
   check(
-    'cell-spread',
-    'Spread between the cells',
-    4,
-    'battery',
+    ['cell-spread', 'Spread between the cells', 4, 'battery'],
     [
       'Pack open only where that is allowed, insulated tools.',
       'Volts of every cell; type highest less lowest with its unit: 80 mV.',
       'One weak cell ends the run.',
     ],
     [
-      aspect(
+      either(
         'spread',
         'Highest less lowest',
-        [outcome('spread-narrow', 'narrow'), outcome('spread-wide', 'wide', { proves: 'battery-worn', leak: 0.003 })],
+        ['spread-narrow', 'narrow'],
+        ['spread-wide', 'wide', 'battery-worn'],
+        0.003,
         {
           reading: ranges(
             'voltage',
@@ -173,40 +142,26 @@ export const electricChecks: CheckText[] = [
     { cautions: ['cells-bare', 'battery-out-before-opening'] },
   ),
   check(
-    'charger-volts',
-    'Charger output',
-    1,
-    'outside',
+    ['charger-volts', 'Charger output', 1, 'outside'],
     [
       'Charger on the wall, nothing on it.',
       'Volts at its plug, probes insulated.',
       'Some chargers show nothing until a pack is on.',
     ],
     [
-      aspect(
-        'volts',
-        'Volts',
-        [
-          outcome('charger-good', 'good'),
-          outcome('charger-none', 'low or none', { proves: 'charger-failed', leak: 0.003 }),
-        ],
-        {
-          reading: ranges(
-            'voltage',
-            'V',
-            [0, 2.5],
-            { 'charger-good': [1, 1.6], 'charger-none': [-0.005, 0.95] },
-            { relativeTo: 'mainsV' },
-          ),
-        },
-      ),
+      either('volts', 'Volts', ['charger-good', 'good'], ['charger-none', 'low or none', 'charger-failed'], 0.003, {
+        reading: ranges(
+          'voltage',
+          'V',
+          [0, 2.5],
+          { 'charger-good': [1, 1.6], 'charger-none': [-0.005, 0.95] },
+          { relativeTo: 'mainsV' },
+        ),
+      }),
     ],
   ),
   check(
-    'pack-contacts-look',
-    'Pack and contacts',
-    0.5,
-    'outside',
+    ['pack-contacts-look', 'Pack and contacts', 0.5, 'outside'],
     [
       'Pack or machine off its dock.',
       'Swollen, dented, hot, leaking? Then hands off.',
@@ -217,70 +172,49 @@ export const electricChecks: CheckText[] = [
         outcome('pack-body-sound', 'sound'),
         outcome('pack-swollen', 'swollen, dented, hot or leaking', { raises: ['lithium-pack'], leak: 0.004 }),
       ]),
-      aspect('contacts', 'Contacts', [
-        outcome('contacts-shine', 'bright'),
-        outcome('contacts-dull', 'dirty or bent', { proves: 'pack-contacts-dirty', leak: 0.005 }),
-      ]),
+      either(
+        'contacts',
+        'Contacts',
+        ['contacts-shine', 'bright'],
+        ['contacts-dull', 'dirty or bent', 'pack-contacts-dirty'],
+        0.005,
+      ),
     ],
     { cautions: ['lithium-care', 'solvents'] },
   ),
   check(
-    'trigger-ohms',
-    'Trigger or start switch',
-    3,
-    'motor-bay',
+    ['trigger-ohms', 'Trigger or start switch', 3, 'motor-bay'],
     ['Made dead, body open.', 'Ohms across the switch, pressed: near 0.', 'Work it twenty times while you read.'],
     [
-      aspect(
-        'pressed',
-        'Pressed',
-        [
-          outcome('trigger-closed', 'closed'),
-          outcome('trigger-open', 'open', { proves: 'trigger-failed', leak: 0.003 }),
-        ],
-        { reading: contact('trigger-closed', 'trigger-open') },
-      ),
+      either('pressed', 'Pressed', ['trigger-closed', 'closed'], ['trigger-open', 'open', 'trigger-failed'], 0.003, {
+        reading: contact('trigger-closed', 'trigger-open'),
+      }),
     ],
     { cautions: OPENED },
   ),
   look(
-    'board-look',
-    'Main board',
-    3,
-    'motor-bay',
+    ['board-look', 'Main board', 3, 'motor-bay'],
     ['Made dead, body open.', 'Burnt parts, cracked joints, water marks.', 'Volts in and none out condemns it.'],
     ['main-board-sound', 'nothing to see'],
     ['main-board-burnt', 'burnt', 'main-board-failed'],
     { cautions: OPENED },
   ),
   check(
-    'gravity-test',
-    'Acid gravity',
-    8,
-    'battery',
+    ['gravity-test', 'Acid gravity', 8, 'battery'],
     [
       'Goggles, gloves, air. Charged and rested.',
       'Hydrometer in every cell; type the lowest as % of full.',
       'Sealed batteries: leave this out.',
     ],
     [
-      aspect(
-        'gravity',
-        'Lowest cell',
-        [
-          outcome('gravity-full', 'full'),
-          outcome('gravity-low', 'low', { proves: 'batteries-sulphated', leak: 0.003 }),
-        ],
-        { reading: ranges('percent', '%', [0, 110], { 'gravity-full': [85, 104], 'gravity-low': [5, 84] }) },
-      ),
+      either('gravity', 'Lowest cell', ['gravity-full', 'full'], ['gravity-low', 'low', 'batteries-sulphated'], 0.003, {
+        reading: ranges('percent', '%', [0, 110], { 'gravity-full': [85, 104], 'gravity-low': [5, 84] }),
+      }),
     ],
     { cautions: ['lead-acid'] },
   ),
   look(
-    'battery-cable-look',
-    'Battery cables',
-    2,
-    'battery',
+    ['battery-cable-look', 'Battery cables', 2, 'battery'],
     [
       'Key out, battery plug parted, rings off.',
       'Rock every clamp, look for green and white.',
@@ -291,10 +225,7 @@ export const electricChecks: CheckText[] = [
     { cautions: ['lead-acid'] },
   ),
   check(
-    'contactor-click',
-    'Contactor',
-    1,
-    'outside',
+    ['contactor-click', 'Contactor', 1, 'outside'],
     [
       'Seat taken, key on, brushes up.',
       'Call for the brush: a contactor clicks.',
@@ -309,40 +240,28 @@ export const electricChecks: CheckText[] = [
     { power: 'yes' },
   ),
   check(
-    'seat-switch-ohms',
-    'Seat switch',
-    3,
-    'battery',
+    ['seat-switch-ohms', 'Seat switch', 3, 'battery'],
     [
       'Key out, battery plug parted, seat up, lead off the switch.',
       'Ohms across it, pressed: near 0.',
       'Never left bridged.',
     ],
     [
-      aspect(
-        'pressed',
-        'Pressed',
-        [outcome('seat-closed', 'closed'), outcome('seat-open', 'open', { proves: 'seat-switch-failed', leak: 0.003 })],
-        { reading: contact('seat-closed', 'seat-open') },
-      ),
+      either('pressed', 'Pressed', ['seat-closed', 'closed'], ['seat-open', 'open', 'seat-switch-failed'], 0.003, {
+        reading: contact('seat-closed', 'seat-open'),
+      }),
     ],
     { cautions: ['interlock-bypass'] },
   ),
   look(
-    'hour-meter-look',
-    'Hour meter',
-    1,
-    'outside',
+    ['hour-meter-look', 'Hour meter', 1, 'outside'],
     ['Note the hours, run it six minutes.', 'One tenth must have passed.', 'A dead meter hides when service is due.'],
     ['meter-counts', 'counts'],
     ['meter-still', 'stands', 'hour-meter-dead'],
     { power: 'yes' },
   ),
   check(
-    'field-ohms',
-    'Field winding',
-    3,
-    'motor-bay',
+    ['field-ohms', 'Field winding', 3, 'motor-bay'],
     ['Plug out, brushes lifted.', 'Ohms of each half of the field: alike.', 'Then each to the frame: over range.'],
     [
       aspect(
@@ -367,33 +286,26 @@ export const electricChecks: CheckText[] = [
     { cautions: OPENED },
   ),
   check(
-    'bar-to-bar-ohms',
-    'Bar to bar',
-    8,
-    'motor-out',
+    ['bar-to-bar-ohms', 'Bar to bar', 8, 'motor-out'],
     [
       'Armature out, commutator wiped.',
       'Ohms between each pair of neighbours, once round.',
       'Type the farthest from the middle one, in %.',
     ],
     [
-      aspect(
+      either(
         'bars',
         'Farthest from the middle',
-        [
-          outcome('bars-alike', 'alike'),
-          outcome('bar-outlier', 'one stands out', { proves: 'armature-bad', leak: 0.003 }),
-        ],
+        ['bars-alike', 'alike'],
+        ['bar-outlier', 'one stands out', 'armature-bad'],
+        0.003,
         { reading: ranges('percent', '%', [0, 1000], { 'bars-alike': [0, 12], 'bar-outlier': [15, 400] }) },
       ),
     ],
     { cautions: OPENED },
   ),
   look(
-    'commutator-look',
-    'Commutator',
-    2,
-    'motor-out',
+    ['commutator-look', 'Commutator', 2, 'motor-out'],
     [
       'Armature out, a lamp on the bars.',
       'Even brown is good; grooves, black bars, high mica are not.',
@@ -404,10 +316,7 @@ export const electricChecks: CheckText[] = [
     { cautions: OPENED },
   ),
   check(
-    'pump-listen',
-    'Pump',
-    1,
-    'outside',
+    ['pump-listen', 'Pump', 1, 'outside'],
     ['Tank filled, pump on.', 'A working pump hums low and even.', 'Racing is air, silence is the pump.'],
     [
       aspect('pump', 'Pump', [
@@ -419,24 +328,15 @@ export const electricChecks: CheckText[] = [
     { power: 'yes' },
   ),
   check(
-    'sensor-look',
-    'Sensors and bumper',
-    1,
-    'outside',
+    ['sensor-look', 'Sensors and bumper', 1, 'outside'],
     [
       'Wipe and look at every window underneath.',
       'Press the bumper all along its edge.',
       'It must come back everywhere.',
     ],
     [
-      aspect('windows', 'Sensors', [
-        outcome('sensors-clear', 'clear'),
-        outcome('sensor-dusty', 'dusty', { proves: 'sensor-dirty', leak: 0.05 }),
-      ]),
-      aspect('bumper', 'Bumper', [
-        outcome('bumper-free', 'free'),
-        outcome('bumper-jammed', 'stuck', { proves: 'bumper-stuck', leak: 0.003 }),
-      ]),
+      either('windows', 'Sensors', ['sensors-clear', 'clear'], ['sensor-dusty', 'dusty', 'sensor-dirty'], 0.05),
+      either('bumper', 'Bumper', ['bumper-free', 'free'], ['bumper-jammed', 'stuck', 'bumper-stuck'], 0.003),
     ],
     { cautions: ['flying-springs'] },
   ),

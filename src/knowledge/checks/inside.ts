@@ -1,13 +1,10 @@
 import type { CheckText } from '../assemble';
-import { aspect, check, outcome } from '../write';
+import { aspect, check, either, outcome } from '../write';
 
 /** What is seen and felt with the sole plate, the roll or the motor bay open. Minutes: common practice, no source. */
 export const insideChecks: CheckText[] = [
   check(
-    'sole-plate-look',
-    'Sole plate off, look',
-    2,
-    'sole-plate',
+    ['sole-plate-look', 'Sole plate off, look', 2, 'sole-plate'],
     [
       'Plug out, machine on its back, sole plate off.',
       'Hair, objects, belt there, belt whole, on its track.',
@@ -44,18 +41,18 @@ export const insideChecks: CheckText[] = [
         outcome('roll-sound', 'sound'),
         outcome('roll-mildewed', 'mouldy', { proves: 'roll-mouldy', raises: ['mould-dust'], leak: 0.003 }),
       ]),
-      aspect('bars', 'Bars across the mouth', [
-        outcome('bars-straight', 'straight'),
-        outcome('bar-bent', 'bent or missing', { proves: 'ingest-bar-missing', leak: 0.003 }),
-      ]),
+      either(
+        'bars',
+        'Bars across the mouth',
+        ['bars-straight', 'straight'],
+        ['bar-bent', 'bent or missing', 'ingest-bar-missing'],
+        0.003,
+      ),
     ],
     { cautions: ['unplug-before-opening', 'brittle-plastic'] },
   ),
   check(
-    'belt-against-new',
-    'Belt against a new one',
-    1,
-    'sole-plate',
+    ['belt-against-new', 'Belt against a new one', 1, 'sole-plate'],
     [
       'Old and new belt flat, side by side, not pulled.',
       'Type worn / new in mm, or the lengthening in %.',
@@ -83,10 +80,7 @@ export const insideChecks: CheckText[] = [
     ],
   ),
   check(
-    'shaft-look',
-    'Motor shaft, belt cover',
-    1,
-    'sole-plate',
+    ['shaft-look', 'Motor shaft, belt cover', 1, 'sole-plate'],
     [
       'Look at the bare shaft where the belt runs.',
       'Old rubber is wiped off, a groove is felt with a nail.',
@@ -105,10 +99,7 @@ export const insideChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'end-cap-look',
-    'End caps',
-    3,
-    'roll-out',
+    ['end-cap-look', 'End caps', 3, 'roll-out'],
     ['Roll out, caps off.', 'Hair wound behind the cap, melted plastic, cap in its notch.', 'Both ends.'],
     [
       aspect('caps', 'Caps', [
@@ -122,10 +113,7 @@ export const insideChecks: CheckText[] = [
     { cautions: ['unplug-before-opening', 'blades'] },
   ),
   check(
-    'bearing-feel',
-    'Roll bearings',
-    2,
-    'roll-out',
+    ['bearing-feel', 'Roll bearings', 2, 'roll-out'],
     [
       'Roll out, clean the ends.',
       'Turn each bearing slowly between two fingers.',
@@ -142,10 +130,7 @@ export const insideChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'sprocket-look',
-    'Sprockets',
-    1,
-    'roll-out',
+    ['sprocket-look', 'Sprockets', 1, 'roll-out'],
     ['Roll out, brush the teeth clean.', 'Look at both sprockets from the side.', 'Hooked or missing teeth eat belts.'],
     [
       aspect('sprockets', 'Sprockets', [
@@ -157,10 +142,7 @@ export const insideChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'carbon-brush-length',
-    'Carbon brush length',
-    4,
-    'motor-bay',
+    ['carbon-brush-length', 'Carbon brush length', 4, 'motor-bay'],
     [
       'Motor bay open, brushes drawn one at a time.',
       'Length in mm, mark on the end, burnt edge trailing.',
@@ -188,22 +170,25 @@ export const insideChecks: CheckText[] = [
           },
         },
       ),
-      aspect('edge', 'Edge and mark', [
-        outcome('edge-trailing', 'trailing'),
-        outcome('edge-wrong', 'wrong way round', { proves: 'brush-fitted-reversed', leak: 0.003 }),
-      ]),
-      aspect('spring', 'Spring and holder', [
-        outcome('spring-firm', 'firm'),
-        outcome('spring-weak', 'weak or loose', { proves: 'brush-holder-loose', leak: 0.003 }),
-      ]),
+      either(
+        'edge',
+        'Edge and mark',
+        ['edge-trailing', 'trailing'],
+        ['edge-wrong', 'wrong way round', 'brush-fitted-reversed'],
+        0.003,
+      ),
+      either(
+        'spring',
+        'Spring and holder',
+        ['spring-firm', 'firm'],
+        ['spring-weak', 'weak or loose', 'brush-holder-loose'],
+        0.003,
+      ),
     ],
     { cautions: ['flying-springs', 'unplug-before-opening', 'mould-dust'] },
   ),
   check(
-    'armature-sound',
-    'Motor run bare, clamped',
-    6,
-    'motor-bay',
+    ['armature-sound', 'Motor run bare, clamped', 6, 'motor-bay'],
     ['Motor out and clamped, eye protection.', 'Seconds, not minutes.', 'Smooth or harsh; stop at once if it screams.'],
     [
       aspect('armature', 'Motor', [
@@ -215,10 +200,7 @@ export const insideChecks: CheckText[] = [
     { power: 'live', cautions: ['bare-motor-run', 'live-measurement'] },
   ),
   check(
-    'fan-look',
-    'Fan',
-    2,
-    'motor-bay',
+    ['fan-look', 'Fan', 2, 'motor-bay'],
     [
       'Fan bared, plug out.',
       'Turn the fan by hand; look at every blade.',

@@ -1,6 +1,6 @@
 import type { ReadingSpec, Scatter } from '@/core/diagnosis/knowledge';
 import type { AspectText, CheckText } from '../assemble';
-import { aspect, check, outcome } from '../write';
+import { aspect, check, either, outcome } from '../write';
 
 /** Ohms are looked at on a log scale: a good contact, a bad one, an open one differ by powers of ten. */
 function ohms(classes: [outcome: string, from: number, to: number][]): ReadingSpec {
@@ -78,10 +78,7 @@ function windingAndFrame(shorted: string[], opened: string[] | null): AspectText
  */
 export const meterChecks: CheckText[] = [
   check(
-    'head-on-test-lead',
-    'Head on a test lead',
-    2,
-    'outside',
+    ['head-on-test-lead', 'Head on a test lead', 2, 'outside'],
     [
       'Head off the wand, roll free by hand.',
       'Feed the head by itself with the fused test lead.',
@@ -91,10 +88,7 @@ export const meterChecks: CheckText[] = [
     { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power', 'live-measurement'] },
   ),
   check(
-    'head-socket-volts',
-    'Volts at the head socket',
-    2,
-    'outside',
+    ['head-socket-volts', 'Volts at the head socket', 2, 'outside'],
     [
       'Roll free by hand, wand on, handle leaned back.',
       'Outer contacts, roll switched on: volts AC.',
@@ -155,10 +149,7 @@ export const meterChecks: CheckText[] = [
     { power: 'live', spinsRoll: true, cautions: ['live-measurement', 'roll-free-before-power'] },
   ),
   check(
-    'wand-contacts-look',
-    'Wand and socket contacts',
-    1,
-    'outside',
+    ['wand-contacts-look', 'Wand and socket contacts', 1, 'outside'],
     [
       'Plug out. Wand out at both ends.',
       'Pins straight, bright, springy; socket firm.',
@@ -174,10 +165,7 @@ export const meterChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'hose-conductor-ohms',
-    'Hose wires, flexed',
-    3,
-    'hose-off',
+    ['hose-conductor-ohms', 'Hose wires, flexed', 3, 'hose-off'],
     [
       'Plug out, hose off at both ends.',
       'Ohms end to end on each conductor.',
@@ -198,10 +186,7 @@ export const meterChecks: CheckText[] = [
     { cautions: ['unplug-before-opening', 'electrified-hose'] },
   ),
   check(
-    'tilt-switch-ohms',
-    'Tilt switch',
-    3,
-    'head',
+    ['tilt-switch-ohms', 'Tilt switch', 3, 'head'],
     [
       'Plug out, head open, switch in its holder.',
       'Ohms across it with the handle leaned back: must be near 0.',
@@ -218,13 +203,12 @@ export const meterChecks: CheckText[] = [
         ],
         { condition: 'leaned-back', reading: closedContact('tilt-closed', 'tilt-poor', 'tilt-open') },
       ),
-      aspect(
+      either(
         'upright',
         'Upright',
-        [
-          outcome('upright-open', 'open'),
-          outcome('upright-closed', 'closed', { proves: 'tilt-switch-stuck-closed', leak: 0.003 }),
-        ],
+        ['upright-open', 'open'],
+        ['upright-closed', 'closed', 'tilt-switch-stuck-closed'],
+        0.003,
         {
           condition: 'upright',
           reading: ohms([
@@ -237,10 +221,7 @@ export const meterChecks: CheckText[] = [
     { cautions: ['unplug-before-opening', 'interlock-bypass'] },
   ),
   check(
-    'handle-switch-ohms',
-    'Handle switch',
-    4,
-    'handle',
+    ['handle-switch-ohms', 'Handle switch', 4, 'handle'],
     ['Plug out, handle open.', 'Ohms across the brush switch, switched on: near 0.', 'Off: open.'],
     [
       aspect(
@@ -265,10 +246,7 @@ export const meterChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'motor-winding-ohms',
-    'Brush motor winding',
-    3,
-    'head',
+    ['motor-winding-ohms', 'Brush motor winding', 3, 'head'],
     [
       'Plug out, head open, motor leads off the board.',
       'Ohms across the motor, turning the shaft slowly.',
@@ -278,10 +256,7 @@ export const meterChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'brush-motor-turn',
-    'Brush motor turned by hand',
-    1,
-    'head',
+    ['brush-motor-turn', 'Brush motor turned by hand', 1, 'head'],
     [
       'Plug out, head open, belt or gears off.',
       'Turn the motor by its shaft.',
@@ -297,10 +272,7 @@ export const meterChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'plug-ohms',
-    'Ohms at the plug',
-    2,
-    'outside',
+    ['plug-ohms', 'Ohms at the plug', 2, 'outside'],
     [
       'Plug out, in your hand; machine switched on.',
       'Ohms across its two live pins; flex the cord all along.',
@@ -335,10 +307,7 @@ export const meterChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'suction-motor-ohms',
-    'Suction motor winding',
-    3,
-    'motor-bay',
+    ['suction-motor-ohms', 'Suction motor winding', 3, 'motor-bay'],
     [
       'Plug out, motor bay open, motor leads off.',
       'Ohms across the motor, turning the fan slowly.',
@@ -348,28 +317,25 @@ export const meterChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'past-the-brushes',
-    'Winding past the brushes',
-    4,
-    'motor-bay',
+    ['past-the-brushes', 'Winding past the brushes', 4, 'motor-bay'],
     [
       'Plug out, motor bay open, brushes drawn.',
       'Ohms through each field coil, then from bar to opposite bar.',
       'Whole there, and open at its leads: brushes, springs or leads.',
     ],
     [
-      aspect('past', 'Winding', [
-        outcome('past-whole', 'whole'),
-        outcome('past-open', 'open or burnt', { proves: ['suction-motor-failed', 'vac-motor-failed'], leak: 0.001 }),
-      ]),
+      either(
+        'past',
+        'Winding',
+        ['past-whole', 'whole'],
+        ['past-open', 'open or burnt', ['suction-motor-failed', 'vac-motor-failed']],
+        0.001,
+      ),
     ],
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'head-board-look',
-    'Head board',
-    3,
-    'head',
+    ['head-board-look', 'Head board', 3, 'head'],
     [
       'Plug out, head open.',
       'Burnt parts, cracked joints, dust bridges.',
@@ -384,10 +350,7 @@ export const meterChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'main-switch-ohms',
-    'Main switch and cut-out',
-    3,
-    'motor-bay',
+    ['main-switch-ohms', 'Main switch and cut-out', 3, 'motor-bay'],
     ['Plug out, motor bay open.', 'Ohms across the main switch, on.', 'Then across the cut-out, cold.'],
     [
       aspect(
@@ -400,13 +363,12 @@ export const meterChecks: CheckText[] = [
         ],
         { condition: 'main', reading: closedContact('main-closed', 'main-poor', 'main-open') },
       ),
-      aspect(
+      either(
         'cut-out',
         'Cut-out, cold',
-        [
-          outcome('cutout-closed', 'closed'),
-          outcome('cutout-open', 'open', { proves: 'thermal-cutout-open', leak: 0.003 }),
-        ],
+        ['cutout-closed', 'closed'],
+        ['cutout-open', 'open', 'thermal-cutout-open'],
+        0.003,
         {
           condition: 'cut-out',
           reading: ohms([
@@ -415,19 +377,14 @@ export const meterChecks: CheckText[] = [
           ]),
         },
       ),
-      aspect(
-        'coil',
-        'Contactor coil',
-        [outcome('coil-sound', 'sound'), outcome('coil-open', 'open', { proves: 'contactor-failed', leak: 0.003 })],
-        {
-          condition: 'coil',
-          onlyWith: ['contactor'],
-          reading: ohms([
-            ['coil-sound', 2, 500],
-            ['coil-open', 5e3, 1e9],
-          ]),
-        },
-      ),
+      either('coil', 'Contactor coil', ['coil-sound', 'sound'], ['coil-open', 'open', 'contactor-failed'], 0.003, {
+        condition: 'coil',
+        onlyWith: ['contactor'],
+        reading: ohms([
+          ['coil-sound', 2, 500],
+          ['coil-open', 5e3, 1e9],
+        ]),
+      }),
     ],
     { cautions: ['unplug-before-opening'] },
   ),

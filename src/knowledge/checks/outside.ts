@@ -1,13 +1,10 @@
 import type { CheckText } from '../assemble';
-import { aspect, check, outcome } from '../write';
+import { aspect, check, either, outcome } from '../write';
 
 /** What is asked, looked at, turned and heard with nothing opened. Minutes: common practice, no source. */
 export const outsideChecks: CheckText[] = [
   check(
-    'brush-switch-position',
-    'Brush switch position',
-    0.2,
-    'outside',
+    ['brush-switch-position', 'Brush switch position', 0.2, 'outside'],
     ['Look at the brush switch on the handle.', 'Work it on and off once.', 'Leave it on.'],
     [
       aspect('position', 'Switch', [
@@ -19,10 +16,7 @@ export const outsideChecks: CheckText[] = [
     { putsRight: ['brush-switch-off'] },
   ),
   check(
-    'floor-setting',
-    'Floor setting',
-    0.2,
-    'outside',
+    ['floor-setting', 'Floor setting', 0.2, 'outside'],
     ['Read the floor or height setting.', 'Is the handle parked upright?', 'Set it to carpet and lean it back.'],
     [
       aspect('setting', 'Setting', [
@@ -34,10 +28,7 @@ export const outsideChecks: CheckText[] = [
     { putsRight: ['floor-setting-wrong'] },
   ),
   check(
-    'handle-seated',
-    'Handle pushed home',
-    0.3,
-    'outside',
+    ['handle-seated', 'Handle pushed home', 0.3, 'outside'],
     ['Pull and push the handle along the wand.', 'A click and no play is home.', 'Push it home before anything else.'],
     [
       aspect('seat', 'Handle', [
@@ -48,10 +39,7 @@ export const outsideChecks: CheckText[] = [
     { putsRight: ['handle-not-home'] },
   ),
   check(
-    'finger-turn',
-    'Turn the roll by hand',
-    0.3,
-    'outside',
+    ['finger-turn', 'Turn the roll by hand', 0.3, 'outside'],
     [
       'Plug out.',
       'Turn the roll with a finger from outside, half a turn each way.',
@@ -69,10 +57,7 @@ export const outsideChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'], freesRoll: { butNot: ['stuck'] } },
   ),
   check(
-    'run-seconds',
-    'Run it for seconds',
-    0.5,
-    'outside',
+    ['run-seconds', 'Run it for seconds', 0.5, 'outside'],
     [
       'Head off the floor, hands clear.',
       'On for three seconds: watch what turns, listen, smell.',
@@ -109,10 +94,7 @@ export const outsideChecks: CheckText[] = [
     { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power'] },
   ),
   check(
-    'wind-down-listen',
-    'Listen to it wind down',
-    0.5,
-    'outside',
+    ['wind-down-listen', 'Listen to it wind down', 0.5, 'outside'],
     [
       'Run a few seconds, switch off.',
       'Listen until it stands still.',
@@ -128,10 +110,7 @@ export const outsideChecks: CheckText[] = [
     { power: 'yes', spinsRoll: true, headOffWith: ['nozzle-socket'], cautions: ['roll-free-before-power'] },
   ),
   check(
-    'roll-speed',
-    'Roll speed',
-    1,
-    'outside',
+    ['roll-speed', 'Roll speed', 1, 'outside'],
     [
       'Reflective mark on the roll.',
       'Head off the floor, tachometer square to it.',
@@ -162,10 +141,7 @@ export const outsideChecks: CheckText[] = [
     { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power'] },
   ),
   check(
-    'motor-current',
-    'Current by clamp',
-    1,
-    'outside',
+    ['motor-current', 'Current by clamp', 1, 'outside'],
     [
       'Clamp round one conductor: a line splitter on the plug, or the battery’s lead.',
       'Run ten seconds, all that turns turning.',
@@ -202,10 +178,7 @@ export const outsideChecks: CheckText[] = [
     { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power'] },
   ),
   check(
-    'breaker-reset',
-    'Cut-out or breaker',
-    0.5,
-    'outside',
+    ['breaker-reset', 'Cut-out or breaker', 0.5, 'outside'],
     [
       'Plug out. Press the reset button: a click means that it had tripped.',
       'No button, and it runs again when cold: it came back by itself.',
@@ -225,10 +198,7 @@ export const outsideChecks: CheckText[] = [
     { cautions: ['roll-free-before-power'] },
   ),
   check(
-    'wet-signs',
-    'Signs of water',
-    0.5,
-    'outside',
+    ['wet-signs', 'Signs of water', 0.5, 'outside'],
     [
       'Look into head, bin and filter bay with a lamp.',
       'Mud, mildew, rust on screws, a swollen filter.',
@@ -258,10 +228,7 @@ export const outsideChecks: CheckText[] = [
     { cautions: ['mould-dust'] },
   ),
   check(
-    'cord-look',
-    'Look along the cord',
-    1,
-    'outside',
+    ['cord-look', 'Look along the cord', 1, 'outside'],
     [
       'Plug out. Run the cord through the fingers.',
       'Nicks, crushed places, tape, loose grip.',
@@ -280,21 +247,13 @@ export const outsideChecks: CheckText[] = [
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'cord-flex',
-    'Flex the cord under power',
-    1,
-    'outside',
+    ['cord-flex', 'Flex the cord under power', 1, 'outside'],
     [
       'Cord looked at first: no damage may be seen.',
       'Run it, bend the cord at grip and plug, not with bare wire near.',
       'Does it cut out?',
     ],
-    [
-      aspect('flex', 'When bent', [
-        outcome('steady', 'no change'),
-        outcome('cuts', 'cuts out or in', { proves: 'cord-broken-at-grip', leak: 0.005 }),
-      ]),
-    ],
+    [either('flex', 'When bent', ['steady', 'no change'], ['cuts', 'cuts out or in', 'cord-broken-at-grip'], 0.005)],
     {
       power: 'yes',
       spinsRoll: true,
@@ -304,27 +263,16 @@ export const outsideChecks: CheckText[] = [
     },
   ),
   check(
-    'outlet-test',
-    'Another machine on the outlet',
-    0.5,
-    'outside',
+    ['outlet-test', 'Another machine on the outlet', 0.5, 'outside'],
     [
       'Plug a lamp or a known machine into the same outlet.',
       'Ask which outlet was used at home.',
       'A dead outlet is the house, not the machine.',
     ],
-    [
-      aspect('outlet', 'Outlet', [
-        outcome('outlet-live', 'live'),
-        outcome('outlet-dead', 'dead', { proves: 'outlet-dead', leak: 0.003 }),
-      ]),
-    ],
+    [either('outlet', 'Outlet', ['outlet-live', 'live'], ['outlet-dead', 'dead', 'outlet-dead'], 0.003)],
   ),
   check(
-    'bristle-height',
-    'Bristle height',
-    1,
-    'outside',
+    ['bristle-height', 'Bristle height', 1, 'outside'],
     [
       'Machine on its back, plug out.',
       'Rule across the running face: how far do the bristles stand out?',
@@ -365,22 +313,13 @@ export const outsideChecks: CheckText[] = [
         ],
         { onlyWith: ['height-setting', 'height-cam'] },
       ),
-      aspect('face', 'Sole plate', [
-        outcome('face-smooth', 'smooth'),
-        outcome('face-caked', 'caked', { proves: 'sole-plate-caked', leak: 0.02 }),
-      ]),
-      aspect('strip', 'Strip', [
-        outcome('strip-stands', 'stands'),
-        outcome('strip-short', 'worn flat', { proves: 'bristle-strip-worn', leak: 0.003 }),
-      ]),
+      either('face', 'Sole plate', ['face-smooth', 'smooth'], ['face-caked', 'caked', 'sole-plate-caked'], 0.02),
+      either('strip', 'Strip', ['strip-stands', 'stands'], ['strip-short', 'worn flat', 'bristle-strip-worn'], 0.003),
     ],
     { cautions: ['unplug-before-opening'] },
   ),
   check(
-    'frame-look',
-    'Frame, wheels, handle',
-    1,
-    'outside',
+    ['frame-look', 'Frame, wheels, handle', 1, 'outside'],
     ['Stand it upright and rock it.', 'Roll the wheels, work the latches.', 'Look for cracks and missing screws.'],
     [
       aspect('wheels', 'Wheels', [
@@ -400,37 +339,22 @@ export const outsideChecks: CheckText[] = [
         outcome('screws-all', 'all there'),
         outcome('screw-missing', 'missing', { proves: 'screws-missing', raises: ['screws-missing'], leak: 0.01 }),
       ]),
-      aspect('axle', 'Axle', [
-        outcome('axle-firm', 'firm'),
-        outcome('axle-loose', 'loose', { proves: 'axle-worn', leak: 0.003 }),
-      ]),
-      aspect('bail', 'Handle bail', [
-        outcome('bail-firm', 'firm'),
-        outcome('bail-loose', 'loose', { proves: 'handle-bail-loose', leak: 0.003 }),
-      ]),
-      aspect('guard', 'Guard', [
-        outcome('guard-there', 'there'),
-        outcome('guard-missing', 'missing', { proves: 'guard-missing', leak: 0.003 }),
-      ]),
-      aspect('base', 'Nozzle base', [
-        outcome('base-sound', 'sound'),
-        outcome('base-cracked', 'cracked', { proves: 'nozzle-base-cracked', leak: 0.003 }),
-      ]),
-      aspect('detent', 'Neck detent', [
-        outcome('detent-holds', 'holds'),
-        outcome('detent-worn', 'worn', { proves: 'detent-worn', leak: 0.003 }),
-      ]),
-      aspect('housing-detent', 'Housing detent', [
-        outcome('housing-detent-holds', 'holds'),
-        outcome('housing-detent-worn', 'worn', { proves: 'housing-detent-worn', leak: 0.003 }),
-      ]),
+      either('axle', 'Axle', ['axle-firm', 'firm'], ['axle-loose', 'loose', 'axle-worn'], 0.003),
+      either('bail', 'Handle bail', ['bail-firm', 'firm'], ['bail-loose', 'loose', 'handle-bail-loose'], 0.003),
+      either('guard', 'Guard', ['guard-there', 'there'], ['guard-missing', 'missing', 'guard-missing'], 0.003),
+      either('base', 'Nozzle base', ['base-sound', 'sound'], ['base-cracked', 'cracked', 'nozzle-base-cracked'], 0.003),
+      either('detent', 'Neck detent', ['detent-holds', 'holds'], ['detent-worn', 'worn', 'detent-worn'], 0.003),
+      either(
+        'housing-detent',
+        'Housing detent',
+        ['housing-detent-holds', 'holds'],
+        ['housing-detent-worn', 'worn', 'housing-detent-worn'],
+        0.003,
+      ),
     ],
   ),
   check(
-    'head-lamp-look',
-    'Head lamp',
-    0.3,
-    'outside',
+    ['head-lamp-look', 'Head lamp', 0.3, 'outside'],
     ['Machine on, brush switch on.', 'Is the lamp in the head lit?', 'A lit lamp means that supply reaches the head.'],
     [
       aspect(
@@ -447,21 +371,13 @@ export const outsideChecks: CheckText[] = [
     { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power'] },
   ),
   check(
-    'indicator-test',
-    'Filter light test',
-    0.5,
-    'outside',
+    ['indicator-test', 'Filter light test', 0.5, 'outside'],
     [
       'Machine on, palm over the hose end for three seconds.',
       'The light must turn.',
       'A light that stays green proves nothing about the filter.',
     ],
-    [
-      aspect('light', 'Light', [
-        outcome('light-turns', 'turns'),
-        outcome('light-stuck', 'stays green', { proves: 'indicator-stuck', leak: 0.15 }),
-      ]),
-    ],
+    [either('light', 'Light', ['light-turns', 'turns'], ['light-stuck', 'stays green', 'indicator-stuck'], 0.15)],
     { power: 'yes', spinsRoll: true, cautions: ['roll-free-before-power'] },
   ),
 ];

@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import {
   basis,
   filterBay,
@@ -20,25 +20,17 @@ export const backpack: KindBookText = {
     blurb: 'Worn on the back: a motor, a bag, a hose, no roll.',
     supply: 'mains',
     lines: [
-      { line: 'power', label: 'Power', stations: [...mainsPower, station('suction-motor')] },
+      { line: 'power', label: 'Power', stations: [...mainsPower, ...stations('suction-motor')] },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth', 'floor tool'),
-          station('wand'),
-          station('hose', 'hose', 'wears'),
-          station('lid-gasket', 'lid gasket', 'wears'),
-          station('bag', 'bag', 'wears'),
-          station('pre-filter', 'pre-motor filter', 'wears'),
-          station('fan'),
-          station('exhaust-filter', 'exhaust filter', 'wears'),
-        ],
+        stations: stations(`head-mouth: floor tool; wand; hose (wears); lid-gasket (wears); bag (wears);
+            pre-filter: pre-motor filter (wears); fan; exhaust-filter (wears)`),
       },
       {
         line: 'frame',
         label: 'Frame',
-        stations: [station('housing'), station('latches'), station('harness', 'harness', 'wears')],
+        stations: stations('housing; latches; harness (wears)'),
       },
     ],
     access: [

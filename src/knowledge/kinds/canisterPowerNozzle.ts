@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import {
   basis,
   filterBay,
@@ -30,36 +30,21 @@ export const canisterPowerNozzle: KindBookText = {
         label: 'Power',
         stations: [
           ...mainsPower.map((s) => (s.id === 'main-switch' ? { ...s, label: 'canister switch' } : s)),
-          station('suction-motor'),
-          station('handle-switch'),
-          station('hose-conductors', 'hose wires'),
-          station('wand-contacts'),
-          station('nozzle-socket'),
-          station('nozzle-breaker'),
-          station('brush-motor'),
-          station('head-lamp', 'nozzle lamp', 'optional'),
+          ...stations(`suction-motor; handle-switch; hose-conductors: hose wires; wand-contacts; nozzle-socket;
+            nozzle-breaker; brush-motor; head-lamp: nozzle lamp (optional)`),
         ],
       },
       { line: 'drive', label: 'Drive', stations: brushMotorDrive },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth', 'nozzle mouth'),
-          station('head-duct', 'nozzle duct'),
-          station('wand'),
-          station('hose', 'hose', 'wears'),
-          station('bag-door-seal', 'bag door seal', 'wears'),
-          station('bag', 'bag', 'wears'),
-          station('pre-filter', 'pre-motor filter', 'wears'),
-          station('fan'),
-          station('exhaust-filter', 'exhaust filter', 'wears'),
-        ],
+        stations: stations(`head-mouth: nozzle mouth; head-duct: nozzle duct; wand; hose (wears); bag-door-seal (wears);
+            bag (wears); pre-filter: pre-motor filter (wears); fan; exhaust-filter (wears)`),
       },
       {
         line: 'frame',
         label: 'Frame',
-        stations: [station('housing'), station('latches'), station('nozzle-base'), station('wheels')],
+        stations: stations('housing; latches; nozzle-base; wheels'),
       },
     ],
     access: [

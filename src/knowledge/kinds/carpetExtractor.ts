@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import { basis, filterBay, hoseOff, mainsChecks, mainsFaults, mainsPower, motorBay } from './common';
 
 export const carpetExtractor: KindBookText = {
@@ -13,37 +13,26 @@ export const carpetExtractor: KindBookText = {
       {
         line: 'power',
         label: 'Power',
-        stations: [...mainsPower, station('suction-motor'), station('pump'), station('brush-motor')],
+        stations: [...mainsPower, ...stations('suction-motor; pump; brush-motor')],
       },
       {
         line: 'water',
         label: 'Water',
-        stations: [
-          station('solution-tank'),
-          station('solution-filter', 'solution filter', 'wears'),
-          station('valve'),
-          station('spray-jets'),
-        ],
+        stations: stations('solution-tank; solution-filter (wears); valve; spray-jets'),
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [station('belt', 'brush belt', 'wears'), station('brush', 'brush', 'wears')],
+        stations: stations('belt: brush belt (wears); brush (wears)'),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth', 'floor shoe'),
-          station('hose', 'hose', 'wears'),
-          station('recovery-tank'),
-          station('tank-gasket', 'tank gasket', 'wears'),
-          station('float'),
-          station('intake-screen'),
-          station('fan'),
-        ],
+        stations:
+          stations(`head-mouth: floor shoe; hose (wears); recovery-tank; tank-gasket (wears); float; intake-screen;
+            fan`),
       },
-      { line: 'frame', label: 'Frame', stations: [station('housing'), station('latches'), station('wheels')] },
+      { line: 'frame', label: 'Frame', stations: stations('housing; latches; wheels') },
     ],
     access: [
       { ...filterBay, label: 'intake screen out', bares: [] },

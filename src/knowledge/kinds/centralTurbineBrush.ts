@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import { basis, hoseOff, rollChecks, rollFaults, rollOut, solePlate } from './common';
 
 export const centralTurbineBrush: KindBookText = {
@@ -13,30 +13,16 @@ export const centralTurbineBrush: KindBookText = {
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth', 'mouth'),
-          station('turbine'),
-          station('turbine-cover-seal', 'cover seal', 'wears'),
-          station('neck'),
-          station('wand'),
-          station('hose', 'wall hose', 'wears'),
-          station('central-unit'),
-        ],
+        stations: stations(`head-mouth: mouth; turbine; turbine-cover-seal: cover seal (wears); neck; wand;
+            hose: wall hose (wears); central-unit`),
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('turbine-shaft'),
-          station('toothed-belt', 'half-twisted belt', 'wears'),
-          station('roll', 'brush roll', 'wears'),
-          station('left-end-cap', 'fixed cap'),
-          station('end-caps', 'cap that pulls off'),
-          station('roll-bearings', 'roll bearings', 'wears'),
-          station('bristles'),
-        ],
+        stations: stations(`turbine-shaft; toothed-belt: half-twisted belt (wears); roll: brush roll (wears);
+            left-end-cap: fixed cap; end-caps: cap that pulls off; roll-bearings (wears); bristles`),
       },
-      { line: 'frame', label: 'Frame', stations: [station('furniture-guard'), station('housing'), station('wheels')] },
+      { line: 'frame', label: 'Frame', stations: stations('furniture-guard; housing; wheels') },
     ],
     access: [
       hoseOff,

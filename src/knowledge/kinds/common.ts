@@ -1,26 +1,15 @@
 import type { Kind, Station } from '@/core/diagnosis/knowledge';
 import type { AccessText, Placement } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 
 /** Figures of a kind are common practice, no source. */
 export const basis: Kind['basis'] = 'common practice, no source';
 
-export const mainsPower: Station[] = [
-  station('outlet'),
-  station('plug'),
-  station('cord', 'cord', 'wears'),
-  station('cord-grip'),
-  station('main-switch'),
-  station('cut-out', 'cut-out', 'optional'),
-];
+export const mainsPower: Station[] = stations(
+  'outlet; plug; cord (wears); cord-grip; main-switch; cut-out: cut-out (optional)',
+);
 
-export const frame: Station[] = [
-  station('housing'),
-  station('latches'),
-  station('gaskets', 'gaskets', 'wears'),
-  station('wheels'),
-  station('handle-lock'),
-];
+export const frame: Station[] = stations('housing; latches; gaskets (wears); wheels; handle-lock');
 
 export const filterBay: AccessText = access('filter-bay', 'filter bay', ['pre-filter', 'pre-foam', 'pre-felt']);
 export const hoseOff: AccessText = access('hose-off', 'hose off', ['hose']);

@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import { basis, filterBay, motorBay } from './common';
 
 export const handheldMains: KindBookText = {
@@ -13,39 +13,20 @@ export const handheldMains: KindBookText = {
       {
         line: 'power',
         label: 'Power',
-        stations: [
-          station('outlet'),
-          station('plug'),
-          station('cord', 'cord', 'wears'),
-          station('cord-grip'),
-          station('main-switch', 'switch'),
-          station('field'),
-          station('carbon-brushes', 'carbon brushes', 'wears'),
-          station('commutator'),
-          station('armature'),
-        ],
+        stations: stations(`outlet; plug; cord (wears); cord-grip; main-switch: switch; field; carbon-brushes (wears);
+            commutator; armature`),
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('end-shims'),
-          station('bushes'),
-          station('fan'),
-          station('rubber-mounts', 'rubber mounts', 'wears'),
-          station('bristles', 'bristle strip', 'wears'),
-        ],
+        stations: stations('end-shims; bushes; fan; rubber-mounts (wears); bristles: bristle strip (wears)'),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth', 'nozzle'),
-          station('bag', 'bag or cup', 'wears'),
-          station('pre-filter', 'filter', 'wears'),
-        ],
+        stations: stations('head-mouth: nozzle; bag: bag or cup (wears); pre-filter: filter (wears)'),
       },
-      { line: 'frame', label: 'Frame', stations: [station('housing'), station('latches')] },
+      { line: 'frame', label: 'Frame', stations: stations('housing; latches') },
     ],
     access: [
       { ...filterBay, label: 'cup off' },

@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import { basis, filterBay, motorBay } from './common';
 
 export const robot: KindBookText = {
@@ -13,44 +13,27 @@ export const robot: KindBookText = {
       {
         line: 'power',
         label: 'Power',
-        stations: [
-          station('charger', 'dock'),
-          station('contacts', 'dock contacts'),
-          station('battery-pack', 'battery pack', 'wears'),
-          station('main-board'),
-          station('sensors'),
-          station('bumper'),
-          station('suction-motor', 'suction motor'),
-          station('brush-motor', 'roll motor'),
-        ],
+        stations: stations(`charger: dock; contacts: dock contacts; battery-pack (wears); main-board; sensors; bumper;
+            suction-motor; brush-motor: roll motor`),
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('side-brush', 'side brush', 'wears'),
-          station('side-brush-motor'),
-          station('roll', 'main roll', 'wears'),
-          station('roll-bearings', 'roll bearings', 'wears'),
-          station('bristles'),
-        ],
+        stations: stations(
+          'side-brush (wears); side-brush-motor; roll: main roll (wears); roll-bearings (wears); bristles',
+        ),
       },
       {
         line: 'traction',
         label: 'Traction',
-        stations: [station('drive-wheels'), station('wheel-motors'), station('wheels', 'front wheel')],
+        stations: stations('drive-wheels; wheel-motors; wheels: front wheel'),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth', 'mouth'),
-          station('bin'),
-          station('pre-filter', 'filter', 'wears'),
-          station('gaskets', 'bin gasket', 'wears'),
-        ],
+        stations: stations('head-mouth: mouth; bin; pre-filter: filter (wears); gaskets: bin gasket (wears)'),
       },
-      { line: 'frame', label: 'Frame', stations: [station('housing')] },
+      { line: 'frame', label: 'Frame', stations: stations('housing') },
     ],
     access: [
       { ...filterBay, label: 'bin out', bares: ['bin', 'pre-filter'] },

@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import { basis, motorBay } from './common';
 
 export const scrubberRideOn: KindBookText = {
@@ -13,61 +13,34 @@ export const scrubberRideOn: KindBookText = {
       {
         line: 'power',
         label: 'Power',
-        stations: [
-          station('charger'),
-          station('batteries', 'batteries', 'wears'),
-          station('battery-cables'),
-          station('seat-switch'),
-          station('main-switch', 'key switch'),
-          station('contactor'),
-          station('hour-meter'),
-          station('deck-motor'),
-          station('suction-motor', 'suction motor'),
-        ],
+        stations: stations(`charger; batteries (wears); battery-cables; seat-switch; main-switch: key switch; contactor;
+            hour-meter; deck-motor; suction-motor`),
       },
       {
         line: 'water',
         label: 'Water',
-        stations: [
-          station('solution-tank'),
-          station('shut-off', 'shut-off handle'),
-          station('solution-filter', 'solution filter', 'wears'),
-          station('valve'),
-          station('solution-tube'),
-          station('deck'),
-        ],
+        stations: stations(
+          'solution-tank; shut-off: shut-off handle; solution-filter (wears); valve; solution-tube; deck',
+        ),
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('belt-front', 'front belt', 'wears'),
-          station('belt-rear', 'rear belt', 'wears'),
-          station('brush-front', 'front brush', 'wears'),
-          station('brush-rear', 'rear brush', 'wears'),
-          station('deck-bearings', 'deck bearings', 'wears'),
-          station('deck-pressure'),
-        ],
+        stations:
+          stations(`belt-front: front belt (wears); belt-rear: rear belt (wears); brush-front: front brush (wears);
+            brush-rear: rear brush (wears); deck-bearings (wears); deck-pressure`),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('squeegee-blades', 'squeegee blades', 'wears'),
-          station('inlet-front', 'squeegee inlet'),
-          station('hose', 'squeegee hose', 'wears'),
-          station('recovery-tank'),
-          station('lid-gasket', 'lid gasket', 'wears'),
-          station('float'),
-          station('vac-filter', 'suction filter', 'wears'),
-          station('intake-screen'),
-          station('fan'),
-        ],
+        stations: stations(`squeegee-blades (wears); inlet-front: squeegee inlet; hose: squeegee hose (wears);
+            recovery-tank; lid-gasket (wears); float; vac-filter: suction filter (wears); intake-screen;
+            fan`),
       },
       {
         line: 'frame',
         label: 'Frame',
-        stations: [station('housing'), station('skirts', 'skirts', 'wears'), station('wheels')],
+        stations: stations('housing; skirts (wears); wheels'),
       },
     ],
     access: [

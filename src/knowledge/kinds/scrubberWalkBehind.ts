@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import { basis, motorBay } from './common';
 
 export const scrubberWalkBehind: KindBookText = {
@@ -13,57 +13,29 @@ export const scrubberWalkBehind: KindBookText = {
       {
         line: 'power',
         label: 'Power',
-        stations: [
-          station('charger'),
-          station('batteries', 'batteries', 'wears'),
-          station('battery-cables'),
-          station('main-switch', 'key switch'),
-          station('contactor'),
-          station('brush-motor', 'brush motor'),
-          station('suction-motor', 'suction motor'),
-        ],
+        stations: stations(`charger; batteries (wears); battery-cables; main-switch: key switch; contactor; brush-motor;
+            suction-motor`),
       },
       {
         line: 'water',
         label: 'Water',
-        stations: [
-          station('solution-tank'),
-          station('tank-screen'),
-          station('valve'),
-          station('solution-tube'),
-          station('deck'),
-        ],
+        stations: stations('solution-tank; tank-screen; valve; solution-tube; deck'),
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('belt', 'brush belt', 'wears'),
-          station('brush', 'brush', 'wears'),
-          station('brush-plate'),
-          station('set-screw'),
-          station('deck-pressure'),
-        ],
+        stations: stations('belt: brush belt (wears); brush (wears); brush-plate; set-screw; deck-pressure'),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('squeegee-blades', 'squeegee blades', 'wears'),
-          station('inlet-front', 'front inlet'),
-          station('inlet-rear', 'rear inlet'),
-          station('hose', 'suction hose', 'wears'),
-          station('recovery-tank'),
-          station('lid-gasket', 'lid gasket', 'wears'),
-          station('float'),
-          station('intake-screen'),
-          station('fan'),
-        ],
+        stations: stations(`squeegee-blades (wears); inlet-front: front inlet; inlet-rear: rear inlet;
+            hose: suction hose (wears); recovery-tank; lid-gasket (wears); float; intake-screen; fan`),
       },
       {
         line: 'frame',
         label: 'Frame',
-        stations: [station('housing'), station('skirts', 'skirts', 'wears'), station('wheels')],
+        stations: stations('housing; skirts (wears); wheels'),
       },
     ],
     access: [

@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import { basis, filterBay, headOpen, motorBay } from './common';
 
 export const stickCordless: KindBookText = {
@@ -13,43 +13,22 @@ export const stickCordless: KindBookText = {
       {
         line: 'power',
         label: 'Power',
-        stations: [
-          station('charger'),
-          station('battery-pack', 'battery pack', 'wears'),
-          station('contacts'),
-          station('trigger'),
-          station('main-board'),
-          station('suction-motor', 'motor'),
-          station('wand-contacts'),
-          station('head-board', 'head board', 'optional'),
-          station('brush-motor'),
-        ],
+        stations: stations(`charger; battery-pack (wears); contacts; trigger; main-board; suction-motor: motor;
+            wand-contacts; head-board (optional); brush-motor`),
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('roll', 'brush roll', 'wears'),
-          station('sleeve-bearing', 'sleeve bearing', 'wears'),
-          station('end-caps', 'end cap'),
-          station('bristles'),
-        ],
+        stations: stations('roll: brush roll (wears); sleeve-bearing (wears); end-caps: end cap; bristles'),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth', 'mouth'),
-          station('wand'),
-          station('bin'),
-          station('shroud-mesh'),
-          station('cyclone-cones'),
-          station('pre-filter', 'pre-motor sock', 'wears'),
-          station('gaskets', 'gaskets', 'wears'),
-          station('exhaust-foam', 'exhaust foam', 'wears'),
-        ],
+        stations:
+          stations(`head-mouth: mouth; wand; bin; shroud-mesh; cyclone-cones; pre-filter: pre-motor sock (wears);
+            gaskets (wears); exhaust-foam (wears)`),
       },
-      { line: 'frame', label: 'Frame', stations: [station('housing'), station('latches'), station('wheels')] },
+      { line: 'frame', label: 'Frame', stations: stations('housing; latches; wheels') },
     ],
     access: [
       { ...filterBay, bares: ['pre-filter'] },

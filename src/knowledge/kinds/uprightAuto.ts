@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import {
   basis,
   filterBay,
@@ -28,38 +28,19 @@ export const uprightAuto: KindBookText = {
       {
         line: 'power',
         label: 'Power',
-        stations: [
-          ...mainsPower,
-          station('handle-plug-joint', 'handle joint'),
-          station('indicator-board'),
-          station('suction-motor'),
-        ],
+        stations: [...mainsPower, ...stations('handle-plug-joint: handle joint; indicator-board; suction-motor')],
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('motor-sprocket'),
-          station('belt-1', 'first belt', 'wears'),
-          station('belt-2', 'second belt', 'wears'),
-          station('roll', 'brush roll', 'wears'),
-          station('end-caps'),
-          station('drive-side-bearing', 'drive bearing', 'wears'),
-          station('bristles'),
-        ],
+        stations: stations(`motor-sprocket; belt-1: first belt (wears); belt-2: second belt (wears);
+            roll: brush roll (wears); end-caps; drive-side-bearing: drive bearing (wears); bristles`),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth'),
-          station('ingest-bars'),
-          station('neck'),
-          station('bag', 'bag', 'wears'),
-          station('pre-filter', 'pre-motor filter', 'wears'),
-          station('fan'),
-          station('exhaust-filter', 'exhaust filter', 'wears'),
-        ],
+        stations: stations(`head-mouth; ingest-bars; neck; bag (wears); pre-filter: pre-motor filter (wears); fan;
+            exhaust-filter (wears)`),
       },
       { line: 'frame', label: 'Frame', stations: frame },
     ],

@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import {
   basis,
   filterBay,
@@ -30,31 +30,18 @@ export const uprightBaggedBrushGear: KindBookText = {
       {
         line: 'power',
         label: 'Power',
-        stations: [...mainsPower, station('suction-motor'), station('brush-switch'), station('brush-motor')],
+        stations: [...mainsPower, ...stations('suction-motor; brush-switch; brush-motor')],
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('gears'),
-          station('roll', 'brush roll', 'wears'),
-          station('end-caps'),
-          station('roll-bearings', 'roll bearings', 'wears'),
-          station('bristles'),
-        ],
+        stations: stations('gears; roll: brush roll (wears); end-caps; roll-bearings (wears); bristles'),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth'),
-          station('neck'),
-          station('hose', 'hose', 'wears'),
-          station('bag', 'bag', 'wears'),
-          station('pre-filter', 'pre-motor filter', 'wears'),
-          station('fan'),
-          station('exhaust-filter', 'exhaust filter', 'wears'),
-        ],
+        stations: stations(`head-mouth; neck; hose (wears); bag (wears); pre-filter: pre-motor filter (wears); fan;
+            exhaust-filter (wears)`),
       },
       { line: 'frame', label: 'Frame', stations: frame },
     ],

@@ -1,5 +1,5 @@
 import type { KindBookText, Placement } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import {
   basis,
   filterBay,
@@ -20,15 +20,8 @@ import {
 } from './common';
 
 /** A roll turned by a motor of its own through a toothed belt. */
-export const brushMotorDrive = [
-  station('brush-motor-sprocket', 'motor sprocket'),
-  station('toothed-belt', 'toothed belt', 'wears'),
-  station('roll-sprocket'),
-  station('roll', 'brush roll', 'wears'),
-  station('end-caps'),
-  station('roll-bearings', 'roll bearings', 'wears'),
-  station('bristles'),
-];
+export const brushMotorDrive = stations(`brush-motor-sprocket: motor sprocket; toothed-belt (wears); roll-sprocket;
+            roll: brush roll (wears); end-caps; roll-bearings (wears); bristles`);
 
 export const brushMotorDriveFaults: Record<string, Placement> = {
   ...rollFaults,
@@ -55,34 +48,17 @@ export const uprightBrushMotor: KindBookText = {
         label: 'Power',
         stations: [
           ...mainsPower,
-          station('suction-motor'),
-          station('brush-switch'),
-          station('hose-conductors', 'hose wires'),
-          station('wand-contacts'),
-          station('head-socket'),
-          station('tilt-switch'),
-          station('head-board', 'head board', 'optional'),
-          station('brush-motor'),
-          station('head-lamp', 'head lamp', 'optional'),
+          ...stations(`suction-motor; brush-switch; hose-conductors: hose wires; wand-contacts; head-socket;
+            tilt-switch; head-board (optional); brush-motor; head-lamp (optional)`),
         ],
       },
       { line: 'drive', label: 'Drive', stations: brushMotorDrive },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth'),
-          station('neck-hose', 'neck hose', 'wears'),
-          station('wand'),
-          station('handle'),
-          station('hose', 'hose', 'wears'),
-          station('bin'),
-          station('mesh'),
-          station('pre-foam', 'pre-motor foam', 'wears'),
-          station('pre-felt', 'pre-motor felt', 'wears'),
-          station('fan'),
-          station('exhaust-filter', 'exhaust filter', 'wears'),
-        ],
+        stations: stations(`head-mouth; neck-hose (wears); wand; handle; hose (wears); bin; mesh;
+            pre-foam: pre-motor foam (wears); pre-felt: pre-motor felt (wears); fan;
+            exhaust-filter (wears)`),
       },
       { line: 'frame', label: 'Frame', stations: frame },
     ],

@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import {
   basis,
   filterBay,
@@ -26,38 +26,20 @@ export const uprightClutch: KindBookText = {
       'One motor. Spindle, first belt, clutch, second belt, roll; the clutch frees the roll on hard floor and upright.',
     supply: 'mains',
     lines: [
-      { line: 'power', label: 'Power', stations: [...mainsPower, station('suction-motor')] },
+      { line: 'power', label: 'Power', stations: [...mainsPower, ...stations('suction-motor')] },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('motor-spindle'),
-          station('primary-belt', 'first belt', 'wears'),
-          station('clutch-pulleys'),
-          station('clutch-engage-arm', 'clutch arm'),
-          station('roll-belt', 'roll belt', 'wears'),
-          station('roll', 'brush roll', 'wears'),
-          station('end-caps'),
-          station('roll-bearings', 'roll bearings', 'wears'),
-          station('bristles'),
-          station('floating-sole-plate', 'floating plate'),
-          station('plate-spring-hose', 'spring hose'),
-        ],
+        stations:
+          stations(`motor-spindle; primary-belt: first belt (wears); clutch-pulleys; clutch-engage-arm: clutch arm;
+            roll-belt (wears); roll: brush roll (wears); end-caps; roll-bearings (wears); bristles;
+            floating-sole-plate: floating plate; plate-spring-hose: spring hose`),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth'),
-          station('internal-hose', 'internal hose', 'wears'),
-          station('u-bend', 'U-bend'),
-          station('bin'),
-          station('cyclone'),
-          station('pre-filter', 'pre-motor filter', 'wears'),
-          station('motor-seals'),
-          station('fan'),
-          station('post-filter', 'exhaust filter', 'wears'),
-        ],
+        stations: stations(`head-mouth; internal-hose (wears); u-bend: U-bend; bin; cyclone;
+            pre-filter: pre-motor filter (wears); motor-seals; fan; post-filter: exhaust filter (wears)`),
       },
       { line: 'frame', label: 'Frame', stations: frame },
     ],

@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import {
   basis,
   filterBay,
@@ -28,48 +28,25 @@ export const uprightDirectAir: KindBookText = {
         label: 'Power',
         stations: [
           ...mainsPower,
-          station('handle-control', 'handle control', 'optional'),
-          station('receiver-board', 'receiver board', 'optional'),
-          station('suction-motor', 'motor'),
+          ...stations('handle-control (optional); receiver-board (optional); suction-motor: motor'),
         ],
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('motor-shaft'),
-          station('toothed-belt', 'long-life belt', 'wears'),
-          station('roll', 'brush roll', 'wears'),
-          station('end-caps', 'cap, removable'),
-          station('roll-bearings', 'cap, fixed', 'wears'),
-          station('bristles'),
-        ],
+        stations: stations(`motor-shaft; toothed-belt: long-life belt (wears); roll: brush roll (wears);
+            end-caps: cap, removable; roll-bearings: cap, fixed (wears); bristles`),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth'),
-          station('fan-chamber'),
-          station('fan'),
-          station('felt-gasket', 'felt gasket', 'wears'),
-          station('fill-tube'),
-          station('swivel-neck'),
-          station('handle-gasket', 'handle gasket', 'wears'),
-          station('outer-bag', 'bag', 'wears'),
-          station('breather-filter', 'breather filter', 'wears'),
-        ],
+        stations: stations(`head-mouth; fan-chamber; fan; felt-gasket (wears); fill-tube; swivel-neck;
+            handle-gasket (wears); outer-bag: bag (wears); breather-filter (wears)`),
       },
       {
         line: 'frame',
         label: 'Frame',
-        stations: [
-          station('housing'),
-          station('latches'),
-          station('neck-detent'),
-          station('fan-housing-detent', 'housing detent'),
-          station('wheels'),
-        ],
+        stations: stations('housing; latches; neck-detent; fan-housing-detent: housing detent; wheels'),
       },
     ],
     access: [

@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import {
   basis,
   filterBay,
@@ -28,52 +28,28 @@ export const uprightSelfPropelled: KindBookText = {
         label: 'Power',
         stations: [
           ...mainsPower.map((s) => (s.id === 'main-switch' ? { ...s, label: 'foot switch' } : s)),
-          station('lamp'),
-          station('suction-motor', 'motor'),
+          ...stations('lamp; suction-motor: motor'),
         ],
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('motor-shaft'),
-          station('flat-belt', 'flat belt', 'wears'),
-          station('belt-lifter'),
-          station('roll', 'brush roll', 'wears'),
-          station('end-caps'),
-          station('roll-bearings', 'roll bearings', 'wears'),
-          station('height-cam'),
-          station('bristles'),
-        ],
+        stations: stations(`motor-shaft; flat-belt (wears); belt-lifter; roll: brush roll (wears); end-caps;
+            roll-bearings (wears); height-cam; bristles`),
       },
       {
         line: 'traction',
         label: 'Traction',
-        stations: [
-          station('handle-bail'),
-          station('shift-arm'),
-          station('drive-pedal'),
-          station('motor-sprocket', 'drive sprocket'),
-          station('drive-belt', 'drive belt', 'wears'),
-          station('gear-train'),
-          station('axle'),
-          station('wheels'),
-        ],
+        stations: stations(`handle-bail; shift-arm; drive-pedal; motor-sprocket: drive sprocket; drive-belt (wears);
+            gear-train; axle; wheels`),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('nozzle'),
-          station('nozzle-latch'),
-          station('fan'),
-          station('fan-housing'),
-          station('sealant-joint', 'sealed joint'),
-          station('emptying-shoe'),
-          station('bag', 'bag', 'wears'),
-        ],
+        stations: stations(`nozzle; nozzle-latch; fan; fan-housing; sealant-joint: sealed joint; emptying-shoe;
+            bag (wears)`),
       },
-      { line: 'frame', label: 'Frame', stations: [station('housing'), station('handle-lock')] },
+      { line: 'frame', label: 'Frame', stations: stations('housing; handle-lock') },
     ],
     access: [
       { ...filterBay, label: 'bag off', bares: [] },

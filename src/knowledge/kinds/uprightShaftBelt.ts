@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { station } from '../write';
+import { stations } from '../write';
 import {
   basis,
   filterBay,
@@ -29,41 +29,19 @@ export const uprightShaftBelt: KindBookText = {
       {
         line: 'power',
         label: 'Power',
-        stations: [
-          ...mainsPower,
-          station('filter-indicator', 'filter indicator', 'optional'),
-          station('suction-motor'),
-        ],
+        stations: [...mainsPower, ...stations('filter-indicator (optional); suction-motor')],
       },
       {
         line: 'drive',
         label: 'Drive',
-        stations: [
-          station('motor-shaft'),
-          station('flat-belt', 'flat belt', 'wears'),
-          station('belt-cover', 'belt cover', 'optional'),
-          station('roll', 'brush roll', 'wears'),
-          station('end-caps'),
-          station('roll-bearings', 'roll bearings', 'wears'),
-          station('bristles'),
-          station('height-setting'),
-        ],
+        stations: stations(`motor-shaft; flat-belt (wears); belt-cover (optional); roll: brush roll (wears); end-caps;
+            roll-bearings (wears); bristles; height-setting`),
       },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth'),
-          station('head-duct'),
-          station('changeover', 'change-over', 'optional'),
-          station('hose', 'hose', 'wears'),
-          station('bin-or-bag'),
-          station('mesh-or-cyclone'),
-          station('pre-filter', 'pre-motor filter', 'wears'),
-          station('motor-seal'),
-          station('fan'),
-          station('exhaust-filter', 'exhaust filter', 'wears'),
-        ],
+        stations: stations(`head-mouth; head-duct; changeover: change-over (optional); hose (wears); bin-or-bag;
+            mesh-or-cyclone; pre-filter: pre-motor filter (wears); motor-seal; fan; exhaust-filter (wears)`),
       },
       { line: 'frame', label: 'Frame', stations: frame },
     ],

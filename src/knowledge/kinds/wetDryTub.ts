@@ -1,5 +1,5 @@
 import type { KindBookText } from '../assemble';
-import { access, station } from '../write';
+import { access, stations } from '../write';
 import {
   basis,
   filterBay,
@@ -20,27 +20,17 @@ export const wetDryTub: KindBookText = {
     blurb: 'A drum with a motor head, a float, a filter or a foam sleeve.',
     supply: 'mains',
     lines: [
-      { line: 'power', label: 'Power', stations: [...mainsPower, station('suction-motor')] },
+      { line: 'power', label: 'Power', stations: [...mainsPower, ...stations('suction-motor')] },
       {
         line: 'air',
         label: 'Air',
-        stations: [
-          station('head-mouth', 'floor tool'),
-          station('wand'),
-          station('hose', 'hose', 'wears'),
-          station('drum-seal', 'drum seal', 'wears'),
-          station('drum'),
-          station('float'),
-          station('foam-sleeve', 'foam sleeve', 'wears'),
-          station('pre-filter', 'filter', 'wears'),
-          station('fan'),
-          station('exhaust-filter', 'exhaust filter', 'optional'),
-        ],
+        stations: stations(`head-mouth: floor tool; wand; hose (wears); drum-seal (wears); drum; float;
+            foam-sleeve (wears); pre-filter: filter (wears); fan; exhaust-filter (optional)`),
       },
       {
         line: 'frame',
         label: 'Frame',
-        stations: [station('housing'), station('latches'), station('drain'), station('wheels')],
+        stations: stations('housing; latches; drain; wheels'),
       },
     ],
     access: [
