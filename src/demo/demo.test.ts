@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { openTestShop } from '../shop/testShop.fixture';
 import { kindById, knowledge } from '@/knowledge';
 import { bench } from '@/shop/bench/bench';
+import { careSheet } from '@/shop/careSheet/careSheet';
 import { seededRandom } from '@/core/diagnosis/seededRandom';
 import { simulateJob } from './simulateJob';
 import { writeDemoShop } from './writeDemoShop';
@@ -46,6 +47,15 @@ test('history spans two years, before today, and every confirmed fault belongs t
     .distinct('fault', 'model.kind');
   for (const { fault, kind } of rows)
     expect(Object.keys(knowledge.faults.find((f) => f.id === fault)!.kinds)).toContain(kind);
+});
+
+test('a past repair was made safe before it was proved: no sheet says that it is not to be used, or not mended', async () => {
+  const jobs = await db('job').where({ ending: 'repaired', visit: '' }).orderBy('id').pluck('id');
+  expect(jobs.length).toBeGreaterThan(300);
+  for (const id of jobs.filter((_, i) => i % 6 === 0)) {
+    const sheet = await careSheet(Number(id));
+    expect({ id, held: sheet.notToBeUsed, open: sheet.leftOpen }).toEqual({ id, held: [], open: [] });
+  }
 });
 
 // A visit without a cause teaches nothing about causes.

@@ -1,3 +1,5 @@
+import { cautionsInForce } from '@/core/diagnosis/benchState';
+import { compileKind } from '@/core/diagnosis/compileKind';
 import { forecastsOf } from '@/core/diagnosis/forecastsOf';
 import type { ProofAsk } from '@/shop/jobView/dto';
 import { proofItems } from '@/shop/jobView/proofItems';
@@ -9,7 +11,7 @@ import { insertPerson, personBySignIn } from '@/data/people';
 import { insertApiToken } from '@/data/tokens';
 import { refreshCustomerSearch } from '@/data/customers';
 import { insertShop } from '@/data/shopSettings';
-import { kindById, knowledge } from '@/knowledge';
+import { holdsBackPower, kindById, knowledge } from '@/knowledge';
 import type { Change } from '@/core/strip/changed';
 import { insertProcedure } from '@/data/strip';
 import { insertPartSizes } from '@/data/gauges';
@@ -126,7 +128,7 @@ export async function writeDemoShop(db: Knex) {
   const batch = new Batch();
   const addPast = (machine: Machine, start: Date) => {
     const model = modelOf.get(machine.model_id)!;
-    const age = Math.max(0, start.getUTCFullYear() - machine.made_year);
+    const age = ageAt(machine, start);
     const kind = kindById(model.kind);
     const job = simulateJob(random, kind, model.mains_v, age, model.dropped_stations);
     batch.add({
@@ -343,6 +345,8 @@ type Machine = {
   hours_per_week: number;
 };
 
+const ageAt = (machine: Machine, start: Date) => Math.max(0, start.getUTCFullYear() - machine.made_year);
+
 interface PastJob {
   job: ReturnType<typeof simulateJob>;
   machine: Machine;
@@ -430,6 +434,34 @@ class Batch {
       each(({ job }, id) => job.faults.map((f) => ({ job_id: id, fault: f.id }))),
     );
     await insert(
+      'repair_done',
+      each(({ job, closed, person }, id) =>
+        job.faults.map((f) => ({
+          job_id: id,
+          fault: f.id,
+          person_id: person,
+          at: new Date(closed.getTime() - 2 * 3_600_000),
+        })),
+      ),
+    );
+    // Nothing is proved under a hold: what held back power was made safe by name before.
+    await insert(
+      'cleared_caution',
+      each(({ job, closed, person, kind, machine, start, mainsV }, id) => {
+        const compiled = compileKind(knowledge, kind, { ageYears: ageAt(machine, start) });
+        const answers = job.findings.flatMap((f) => (f.outcome ? [{ check: f.check, outcome: f.outcome }] : []));
+        return cautionsInForce(compiled, { kind, mainsV, complaints: job.complaints, answers })
+          .filter(holdsBackPower)
+          .map((caution) => ({
+            job_id: id,
+            caution,
+            cleared_by: person,
+            how: `Cause found and mended: ${job.faults.map((f) => f.label.toLowerCase()).join(', ')}.`,
+            at: new Date(closed.getTime() - 1.5 * 3_600_000),
+          }));
+      }),
+    );
+    await insert(
       'strip_step',
       each(({ job, closed, person, kind, random }, id) =>
         pressesOf(
@@ -455,7 +487,7 @@ class Batch {
             mainsV,
             complaints: job.complaints,
             answers: job.findings.flatMap((f) => (f.outcome ? [{ check: f.check, outcome: f.outcome }] : [])),
-            ageYears: Math.max(0, start.getUTCFullYear() - machine.made_year),
+            ageYears: ageAt(machine, start),
           },
           job.faults.map((f) => f.id),
         ).map((row) => ({ job_id: id, ...row, at: closed })),

@@ -17,6 +17,14 @@ import { fonts } from '../theme/palette';
 /** Beside the words there is room for so many. */
 const MOST_PICTURES = 3;
 
+/** What is kept in mind and when it is due lie beside each other, so that a long repair too fits one page. */
+const BESIDE = {
+  display: 'grid',
+  columnGap: 3,
+  gridTemplateColumns: { xs: '1fr', sm: '4fr 3fr' },
+  '@media print': { gridTemplateColumns: '4fr 3fr' },
+};
+
 /** The sheet for the owner, on one page of paper. */
 export function CareSheet({ sheet }: { sheet: CareSheetView }) {
   const { job } = sheet;
@@ -50,6 +58,7 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
             mt: 2,
             mb: 0.5,
             borderBottom: '1px solid #999',
+            '@media print': { mt: 1.25 },
           },
         }}
       >
@@ -159,30 +168,41 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
             <Typography sx={{ whiteSpace: 'pre-wrap' }}>{sheet.advice}</Typography>
           </>
         )}
-        <h2>How to keep it well</h2>
-        <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-          {sheet.care.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-        </Box>
-        {sheet.due.length > 0 && (
-          <>
-            <h2>Due again</h2>
-            <Box component="table" sx={{ borderCollapse: 'collapse', '& td': { pr: 3, py: 0.25 } }}>
-              <tbody>
-                {sheet.due.map((d) => (
-                  <tr key={d.label}>
-                    <td>
-                      <Reading strong>{d.dueOn < sheet.today ? 'now' : d.dueOn}</Reading>
-                    </td>
-                    <td>{d.label}</td>
-                    <td>{d.byYou ? 'by you' : 'by us'}</td>
-                  </tr>
-                ))}
-              </tbody>
+        <Box sx={BESIDE}>
+          <div>
+            <h2>How to keep it well</h2>
+            <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+              {sheet.care.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
             </Box>
-          </>
-        )}
+          </div>
+          {sheet.due.length > 0 && (
+            <div>
+              <h2>Due again</h2>
+              <Box
+                component="table"
+                sx={{
+                  borderCollapse: 'collapse',
+                  '& td': { pr: 1.5, py: 0.25, verticalAlign: 'top' },
+                  '& td:first-of-type': { whiteSpace: 'nowrap' },
+                }}
+              >
+                <tbody>
+                  {sheet.due.map((d) => (
+                    <tr key={d.label}>
+                      <td>
+                        <Reading strong>{d.dueOn < sheet.today ? 'now' : d.dueOn}</Reading>
+                      </td>
+                      <td>{d.label}</td>
+                      <td style={{ whiteSpace: 'nowrap' }}>{d.byYou ? 'by you' : 'by us'}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </Box>
+            </div>
+          )}
+        </Box>
       </Box>
     </>
   );
