@@ -91,14 +91,15 @@ export async function putOnBench(page: Page, name: string): Promise<void> {
 
 /**
  * Waits until a page answers to the hand: all of it has come, nothing of it is still being worked out, and every button is
- * wired. (The network is never idle for certain: the live line stays open.)
+ * wired, but for what sleeps out of sight. (The network is never idle for certain: the live line stays open.)
  */
 export async function settled(page: Page): Promise<void> {
   await page.waitForLoadState('load');
   await page.waitForFunction(() => {
     const wired = (button: Element) => Object.keys(button).some((key) => key.startsWith('__reactFiber$'));
     return (
-      document.querySelector('[aria-busy="true"]') === null && [...document.querySelectorAll('button')].every(wired)
+      document.querySelector('[aria-busy="true"]') === null &&
+      [...document.querySelectorAll('button')].every((b) => wired(b) || b.closest('[data-asleep]') !== null)
     );
   });
   await page.evaluate(() => document.fonts.ready);

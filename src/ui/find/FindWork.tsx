@@ -21,6 +21,7 @@ import { OddsToCome, Reckoning } from './Reckoning';
 import { SameWorth } from './SameWorth';
 import { TELLS_LITTLE, whatIsNext } from './whatIsNext';
 import { withWaiting } from './withWaiting';
+import { WakesWhenNear } from '../parts/WakesWhenNear';
 import { Words } from '../parts/Words';
 import styles from './find.module.css';
 import { Press } from '../parts/Press';
@@ -177,7 +178,9 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
         </div>
         <div className={styles.aside}>
           {odds ? (
-            <FaultList job={job} odds={odds} fresh={assessment !== null} station={station} onStation={onStation} />
+            <WakesWhenNear>
+              <FaultList job={job} odds={odds} fresh={assessment !== null} station={station} onStation={onStation} />
+            </WakesWhenNear>
           ) : (
             !desk.problem && <OddsToCome />
           )}

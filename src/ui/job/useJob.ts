@@ -48,6 +48,10 @@ export interface Press {
 
 const BREATH_MS = 15;
 
+/** All that was told stands there already. */
+const isShown = (shown: JobFacts, told: JobFacts) =>
+  (Object.keys(told) as (keyof JobFacts)[]).every((k) => JSON.stringify(told[k]) === JSON.stringify(shown[k]));
+
 /** One job on the screen: every write carries the version that is shown and a key of its own. */
 export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | null): JobDesk {
   const [job, setJob] = useState(initial);
@@ -160,7 +164,8 @@ export function useJob(initial: JobFacts, told: OddsView | Promise<OddsView> | n
     const now = await ask<JobFacts>(`/api/v1/jobs/${job.id}/facts`)
       // Not reached now: the next word of the line looks again.
       .catch(() => null);
-    if (now && !working.current) take(now);
+    // Told again what is shown already, as whenever the line opens, nothing is drawn anew.
+    if (now && !working.current && !isShown(latest.current, now)) take(now);
   });
   const dismiss = useCallback(() => {
     setRefusal(null);

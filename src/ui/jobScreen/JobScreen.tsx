@@ -26,6 +26,7 @@ import { MachinePast } from './MachinePast';
 import { TakenIn } from './TakenIn';
 import { whatMatters } from './whatMatters';
 import { useJob, type JobDesk } from '../job/useJob';
+import { WakesWhenNear } from '../parts/WakesWhenNear';
 import { classes, Words } from '../parts/Words';
 import { TextLink } from '../parts/TextLink';
 import { useGo } from '../theme/useGo';
@@ -135,14 +136,16 @@ function ToldScreen({ desk, stage, me }: { desk: JobDesk; stage: StageId; me: st
           kind.access.filter((a) => job.open.includes(a.id)).map((a) => a.label.toLowerCase()),
         )}
       >
-        <LineBoard
-          kind={kind}
-          dropped={job.machine.droppedStations}
-          states={states}
-          splits={splits}
-          onChoose={setChosen}
-          title={`Line board of ${job.machine.tag}`}
-        />
+        <WakesWhenNear>
+          <LineBoard
+            kind={kind}
+            dropped={job.machine.droppedStations}
+            states={states}
+            splits={splits}
+            onChoose={setChosen}
+            title={`Line board of ${job.machine.tag}`}
+          />
+        </WakesWhenNear>
       </FoldedOnPhone>
 
       {desk.conflict && <JobConflict desk={desk} />}
@@ -183,7 +186,7 @@ function ToldScreen({ desk, stage, me }: { desk: JobDesk; stage: StageId; me: st
           )}
           {stage === 'hand-back' && <HandBackWork desk={desk} />}
         </div>
-        <div className={styles.beside}>
+        <WakesWhenNear className={styles.beside}>
           {stage === 'find' && (
             <FromItsSide
               folded="The machine from its side"
@@ -201,7 +204,7 @@ function ToldScreen({ desk, stage, me }: { desk: JobDesk; stage: StageId; me: st
           <MachinePast desk={desk} />
           <JobGauges desk={desk} />
           <JobBook desk={desk} />
-        </div>
+        </WakesWhenNear>
       </div>
     </div>
   );
