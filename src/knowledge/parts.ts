@@ -50,6 +50,8 @@ const scrubbers = kindsFed('lead-acid');
 const packs = kindsFed('pack');
 const wired = kindsWith('hose-conductors');
 const strips = kindsWith('carbon-brushes');
+/** The fan sits in a chamber of its own and is had without the motor. */
+const fansAlone = [...kindsWith('fan-housing'), ...kindsWith('fan-chamber')];
 
 export const shippedParts: ShippedPart[] = [
   part('FB-10-300', 'Flat belt 10 × 300 mm', 'belt', 450, everywhere('flat-belt'), { length: 300, width: 10 }),
@@ -103,13 +105,11 @@ export const shippedParts: ShippedPart[] = [
   ),
   part('CO-THERM', 'Thermal cut-out', 'switch', 880, everywhere('cut-out')),
   part('CD-8M', 'Cord 8 m with moulded plug', 'cord', 1850, everywhere('cord', 'cord-grip', 'plug')),
-  part(
-    'MT-SUC',
-    'Suction motor',
-    'motor',
-    6900,
-    but([...scrubbers, ...packs, ...strips], everywhere('suction-motor', 'fan')),
-  ),
+  part('MT-SUC', 'Suction motor', 'motor', 6900, {
+    ...but([...scrubbers, ...packs, ...strips], everywhere('suction-motor', 'fan')),
+    ...only(fansAlone, everywhere('suction-motor')),
+  }),
+  part('FN-LEFT', 'Fan, left-hand thread', 'motor', 1650, only(fansAlone, everywhere('fan'))),
   part('MT-BRU', 'Brush motor', 'motor', 4200, but(scrubbers, everywhere('brush-motor'))),
   part('CB-PAIR', 'Carbon brushes, pair', 'carbon', 950, everywhere('carbon-brushes', 'suction-motor')),
   part('HS-PLAIN', 'Hose, plain', 'hose', 2400, but([...wired, ...scrubbers], everywhere('hose'))),

@@ -118,6 +118,23 @@ describe('plans', () => {
   });
 });
 
+test('sealant that closes a housing starts its clock, once', async () => {
+  const [model] = await shop
+    .db('model')
+    .insert({ maker: 'Hollin', name: 'a', kind: 'upright-self-propelled', mains_v: 120, dropped_stations: [] })
+    .returning('id');
+  const job = await openJob(shop.person, model.id, ['weak-suction']);
+  await answer(job, 'fan-look', 'fan-broken');
+  const tick = async (step: string, done = true) => tickRebuild(shop.person, job, { ...(await base(job)), step, done });
+  const waits = async () => (await readJob(job)).waits.map((w) => [w.kind, w.what, w.endedAt]);
+  for (const step of ['close.fan-nut', 'close.housing-off']) await tick(step);
+  expect(await waits()).toEqual([]);
+  await tick('close.housing-screws');
+  await tick('close.housing-screws', false);
+  await tick('close.housing-screws');
+  expect(await waits()).toEqual([['glue', 'sealed joint of the fan housing', null]]);
+});
+
 describe('what stays open', () => {
   test('a fault proved and not repaired is kept on the machine until somebody mends it; it goes home with the owner’s word', async () => {
     const job = await openJob(shop.person, shop.models[K1]!, ['roll-not-turning']);

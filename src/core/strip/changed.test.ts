@@ -72,7 +72,7 @@ test('whatever a shop changes, the machine can be opened and put back', () => {
         kindById(kind).access.map((a) => a.id),
       );
       const opened = bestOrder(all).steps;
-      expect(replay(opened, wayBack(procedure, opened, []))).toEqual({ open: [], full: [], early: [] });
+      expect(replay(opened, wayBack(procedure, opened, []))).toEqual({ open: [], full: [], untimely: [] });
     }),
     { seed: 20_261_127, numRuns: 400 },
   );

@@ -31,6 +31,15 @@ export interface ClosingCheck {
   label: string;
   stations: string[];
   cautions: string[];
+  /** It is looked at before its step is closed: behind what is closed nobody sees it. */
+  before?: true;
+}
+
+/** What must lie before it is run. */
+export interface StepWait {
+  kind: 'drying' | 'soaking' | 'glue';
+  hours: number;
+  what: string;
 }
 
 /** One step on the way in, and its way back. Minutes are common practice, no source. */
@@ -68,6 +77,8 @@ export interface StripStep {
     trial: string;
     /** Where that run can hurt someone. */
     trialCautions: string[];
+    /** It starts this clock when it is closed. */
+    waits?: StepWait;
   };
 }
 

@@ -86,7 +86,30 @@ test('back in reverse, repairs while their access lies open, a shared check once
     'seal',
     'last',
   ]);
-  expect(replay([plate, cover, motor], lines)).toEqual({ open: [], full: [], early: [] });
+  expect(replay([plate, cover, motor], lines)).toEqual({ open: [], full: [], untimely: [] });
+});
+
+test('what a step hides is looked at before it is closed, and the replay tells when it was not', () => {
+  const hides: StripStep = {
+    ...cover,
+    back: {
+      ...cover.back,
+      checks: [{ id: 'faces', label: 'faces', stations: [], cautions: [], before: true }, ...cover.back.checks],
+    },
+  };
+  const lines = wayBack(procedure, [plate, hides], []);
+  expect(lines.map((l) => l.id)).toEqual([
+    'trial.cover',
+    'faces',
+    'close.cover',
+    'wires',
+    'close.plate',
+    'seal',
+    'last',
+  ]);
+  expect(replay([plate, hides], lines).untimely).toEqual([]);
+  const late = [...lines.filter((l) => l.id !== 'faces'), lines.find((l) => l.id === 'faces')!];
+  expect(replay([plate, hides], late).untimely).toEqual(['faces']);
 });
 
 test('opened out of turn, it is closed where it can be', () => {
@@ -98,7 +121,7 @@ test('the replay tells a wrong way back: closed under what is open, checked befo
   const lines = wayBack(procedure, [plate, cover, motor], []);
   const wrong = [...lines].reverse();
   const told = replay([plate, cover, motor], wrong);
-  expect(told.early).toEqual(expect.arrayContaining(['seal', 'close.plate']));
+  expect(told.untimely).toEqual(expect.arrayContaining(['seal', 'close.plate']));
   const short = lines.filter((l) => l.id !== 'close.plate');
   expect(replay([plate, cover, motor], short)).toMatchObject({ open: ['plate'], full: ['plate'] });
 });

@@ -20,6 +20,8 @@ export interface BackLine {
   step: string | null;
   /** The fault that is repaired. */
   fault: string | null;
+  /** Looked at before its step is closed. */
+  before?: true;
 }
 
 export const closingOf = (step: string) => `close.${step}`;
@@ -28,7 +30,7 @@ export const workOf = (fault: string, id: string) => `work.${fault}.${id}`;
 
 /**
  * The way back: the true reverse of what was opened. What a repair does comes while its access still lies open; what was
- * closed is checked at once; what runs is tried before the last that hides it goes on.
+ * closed is checked at once, what is hidden by it before; what runs is tried before the last that hides it goes on.
  * @param opened steps that were done, in the order in which they were done
  * @param repairs what is repaired; those whose access was never opened come first, they are done from outside
  */
@@ -67,6 +69,7 @@ export function wayBack(
         minutes: 1,
         cautions: step.back.trialCautions,
       });
+    for (const check of step.back.checks) if (check.before) lines.push(checked(check, step.id));
     lines.push({
       ...line,
       id: closingOf(step.id),
@@ -75,15 +78,15 @@ export function wayBack(
       minutes: step.back.minutes,
       cautions: step.cautions,
     });
-    for (const check of step.back.checks) lines.push(checked(check, step.id));
+    for (const check of step.back.checks) if (!check.before) lines.push(checked(check, step.id));
   }
   const asked = new Set(lines.map((l) => l.id));
   for (const check of procedure.finals) if (!asked.has(check.id)) lines.push(checked(check, null));
-  // What two steps ask for is looked at once, when both are closed.
+  // What two steps ask for is looked at once, at the later of them.
   return lines.filter((line, i) => !lines.slice(i + 1).some((later) => later.id === line.id));
 }
 
-const checked = ({ id, label, stations, cautions }: ClosingCheck, step: string | null): BackLine => ({
+const checked = ({ id, label, stations, cautions, before }: ClosingCheck, step: string | null): BackLine => ({
   id,
   sort: 'check',
   label,
@@ -92,6 +95,7 @@ const checked = ({ id, label, stations, cautions }: ClosingCheck, step: string |
   stations,
   step,
   fault: null,
+  ...(before ? { before } : {}),
 });
 
 /** How many steps of a way back are not closed: so far it is apart. */
@@ -113,23 +117,25 @@ function inReverse(opened: readonly StripStep[]): StripStep[] {
 }
 
 /**
- * What is still open, in which cups something lies, and which checks came before their subject, after a whole way back.
+ * What is still open, in which cups something lies, and which checks came before their subject, or when it was hidden, after
+ * a whole way back.
  * A way back that is right leaves all three empty.
  */
 export function replay(
   opened: readonly StripStep[],
   lines: readonly BackLine[],
-): { open: string[]; full: string[]; early: string[] } {
+): { open: string[]; full: string[]; untimely: string[] } {
   const open = new Set(opened.map((s) => s.id));
-  const early: string[] = [];
+  const untimely: string[] = [];
   for (const line of lines) {
     const step = opened.find((s) => s.id === line.step);
     if (line.sort === 'close' && step) {
       // Whatever needed this step to be open must be closed by now.
-      if (opened.some((s) => open.has(s.id) && s.needs.includes(step.id))) early.push(line.id);
+      if (opened.some((s) => open.has(s.id) && s.needs.includes(step.id))) untimely.push(line.id);
       open.delete(step.id);
-    } else if (line.sort === 'check' && line.step !== null && open.has(line.step)) early.push(line.id);
+    } else if (line.sort === 'check' && line.step !== null && open.has(line.step) !== (line.before ?? false))
+      untimely.push(line.id);
   }
   const full = opened.filter((s) => open.has(s.id) && s.fasteners.length > 0).map((s) => s.id);
-  return { open: [...open], full, early };
+  return { open: [...open], full, untimely };
 }

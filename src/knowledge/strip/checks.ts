@@ -98,12 +98,29 @@ const texts: Record<string, Text> = {
   'strap-frame': ['Back frame screws tight, straps not twisted', ['harness']],
 };
 
+/** What is hidden by the step that asks for it. */
+const BEFORE = [
+  'shaft-wiped',
+  'roll-clean',
+  'sleeve-drop',
+  'seals-wiped',
+  'filters-clean',
+  'gasket-faces',
+  'old-sealant-off',
+  'wires-tucked',
+  'commutator-wiped',
+  'bushes-greased',
+  'gears-greased',
+  'screen-dry',
+  'base-whole',
+];
+
 /** @throws RangeError for a check that is not written down */
 export function closingCheck(id: string): ClosingCheck {
   const text = texts[id];
   if (!text) throw new RangeError(`There is no closing check ${id}.`);
   const [label, stations, cautions = []] = text;
-  return { id, label, stations, cautions };
+  return { id, label, stations, cautions, ...(BEFORE.includes(id) ? { before: true } : {}) };
 }
 
 export const closingCheckIds: readonly string[] = Object.keys(texts);

@@ -117,6 +117,24 @@ test('what a repair says of its parts is of parts that it takes, and a must of o
   expect(roleOf(['roll-sprocket-worn'], 'belt')).toBe('usual');
 });
 
+test('a fan in its chamber is put back as it must be: old sealant off before the housing goes on, cured before it runs', () => {
+  const procedure = procedures['upright-self-propelled']!;
+  const kind = kinds.find((k) => k.id === procedure.kind)!;
+  const work = repairWorkOf(kind.id, 'fan-broken');
+  const opened = bestOrder(stepsToOpen(procedure, kind.access, [work.access])).steps;
+  const lines = wayBack(procedure, opened, [work]).map((l) => l.id);
+  const order = ['work.fan-broken.1', 'close.fan-nut', 'fan-nut-left', 'old-sealant-off', 'close.housing-off'].concat([
+    'close.housing-screws',
+    'joint-cured',
+    'close.plate-levers',
+  ]);
+  expect(order.map((id) => lines.indexOf(id))).toEqual(order.map((id) => lines.indexOf(id)).sort((a, b) => a - b));
+  expect(lines).toEqual(expect.arrayContaining(order));
+  expect(procedure.steps.filter((s) => s.back.waits).map((s) => [s.id, s.back.waits!.kind])).toEqual([
+    ['housing-screws', 'glue'],
+  ]);
+});
+
 /** A machine of some kind on which some faults are repaired. */
 const repairs = fc.constantFrom(...kinds).chain((kind) =>
   fc
@@ -135,7 +153,7 @@ test('stripped and rebuilt, nothing is open, every cup is empty, and no check ca
       const wanted = works.map((w) => w.access);
       const opened = bestOrder(stepsToOpen(procedure, kind.access, wanted)).steps;
       const lines = wayBack(procedure, opened, works);
-      expect(replay(opened, lines)).toEqual({ open: [], full: [], early: [] });
+      expect(replay(opened, lines)).toEqual({ open: [], full: [], untimely: [] });
       const closed = new Set(opened.filter((s) => lines.some((l) => l.id === closingOf(s.id))).map((s) => s.id));
       expect(trayOf(opened, closed, []).cups.filter((c) => c.full)).toEqual([]);
       // Every repair’s own steps are done once, while its access lies open.

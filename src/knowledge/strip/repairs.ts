@@ -1,3 +1,5 @@
+import type { StepWait } from '@/core/strip/procedure';
+
 /** What a repair does while its access lies open, in order; what it needs besides parts; what it must wait for. */
 export interface RepairText {
   steps: string[];
@@ -10,7 +12,7 @@ export interface RepairText {
   /** Items of the plan that count as done with it. */
   resets?: string[];
   /** It starts this clock when the last of its steps is done. */
-  waits?: { kind: 'drying' | 'soaking' | 'glue'; hours: number; what: string };
+  waits?: StepWait;
 }
 
 const NEW_BELT = [
@@ -164,11 +166,10 @@ export const repairTexts: Record<string, RepairText> = {
   'suction-motor-failed': { steps: NEW_MOTOR },
   'carbon-brushes-worn': { resets: ['carbon-look'], takes: { carbon: 2 }, steps: NEW_CARBONS },
   'fan-broken': {
-    roles: { motor: 'choice' },
     steps: [
       'Pieces out of the housing, every one',
-      'New fan on, thread hand as it was',
-      'Spun by hand, clear all round',
+      'New fan against the old: same vanes, same hand of thread',
+      'Shaft spun by hand: true, its bearings quiet',
     ],
   },
   'indicator-stuck': { steps: ['Indicator’s tube blown through', 'Moved by breath, else a new one'] },

@@ -525,7 +525,8 @@ export const selfPropelled: AccessSteps = {
           ],
           photo: 'Two drives and three sorts of screws: which is where.',
           cautions: ['soft-metal'],
-          checks: ['screws-as-out'],
+          checks: ['screws-as-out', 'joint-cured'],
+          waits: { kind: 'glue', hours: 24, what: 'sealed joint of the fan housing' },
         },
       ),
       step(
@@ -533,10 +534,10 @@ export const selfPropelled: AccessSteps = {
         'Fan housing parted, drive lever up',
         'S scraper',
         [1.5, 2],
-        'Housing on: drive lever up, fork over its receiver; new sealant all round, cures',
+        'New sealant all round, housing on: drive lever up, fork over its receiver',
         {
           cautions: ['soft-metal', 'magnesium', 'solvents'],
-          checks: ['old-sealant-off', 'joint-cured', 'arm-joined'],
+          checks: ['old-sealant-off', 'arm-joined'],
         },
       ),
       step(

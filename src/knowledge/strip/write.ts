@@ -1,4 +1,4 @@
-import type { Fastener, Lie, StripStep } from '@/core/strip/procedure';
+import type { Fastener, Lie, StepWait, StripStep } from '@/core/strip/procedure';
 import { closingCheck } from './checks';
 
 /** A step as it is written down; its needs and its access come from where it stands. */
@@ -18,6 +18,7 @@ interface More {
   optional?: true;
   checks?: string[];
   trial?: string;
+  waits?: StepWait;
   /** Further cautions of that run. */
   running?: string[];
   free?: true;
@@ -44,7 +45,7 @@ export function step(
   more: More = {},
 ): StepText {
   const [lie, ...tool] = how.split(' ');
-  const { out, checks, trial, running, stays, carried, cautions, photo, optional, instead, ...order } = more;
+  const { out, checks, trial, running, waits, stays, carried, cautions, photo, optional, instead, ...order } = more;
   return {
     id,
     label,
@@ -65,6 +66,7 @@ export function step(
       checks: (checks ?? []).map(closingCheck),
       trial: trial ?? '',
       trialCautions: trial ? [...TRIAL_CAUTIONS, ...(running ?? [])] : [],
+      ...(waits ? { waits } : {}),
     },
     ...order,
   };

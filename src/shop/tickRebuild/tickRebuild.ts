@@ -1,8 +1,10 @@
+import type { StepWait } from '@/core/strip/procedure';
 import { putRebuildTick, putRepairDone } from '@/data/jobs';
 import { repairNeeds } from '@/knowledge/repairWork';
 import { bench } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseUnderHold } from '../jobDeed/underHold';
+import { procedureOf } from '../jobView/procedureOf';
 import { repairWords } from '../markRepaired/repairWords';
 import { refuseIf } from '../problem';
 import { beginWait } from '../startWait/startWait';
@@ -10,7 +12,7 @@ import { TickRebuildDto } from './dto';
 
 /**
  * Ticks a line of the way back, or takes the tick back. The last step of a repair says that it is done, and starts the clock
- * that the repair must wait for.
+ * that the repair must wait for; so does what is closed with glue or sealant.
  */
 export const tickRebuild = jobDeed({
   name: 'tick-rebuild',
@@ -31,6 +33,9 @@ export const tickRebuild = jobDeed({
     }
     await putRebuildTick(db, jobId, dto.step, person.id, dto.done);
     if (line.fault !== null) await repairGoesOn(scene, line.fault, dto);
+    if (line.sort !== 'close' || !dto.done) return;
+    const closed = procedureOf(scene.kind, scene.state).steps.find((s) => s.id === line.step);
+    await letLie(scene, closed?.back.waits);
   },
 });
 
@@ -43,6 +48,10 @@ async function repairGoesOn(scene: DeedScene, fault: string, { step, done }: Tic
   if (done ? left.length > 0 : !facts.repaired.includes(fault)) return;
   await putRepairDone(db, jobId, fault, person.id, done);
   tell('repaired', repairWords(facts, fault, done));
-  const { waits } = repairNeeds(fault);
-  if (done && waits && facts.waits.every((w) => w.endedAt !== null)) await beginWait(scene, waits);
+  if (done) await letLie(scene, repairNeeds(fault).waits);
+}
+
+/** Starts the clock of what was done, unless one is running: that one is ended by hand. */
+async function letLie(scene: DeedScene, waits: StepWait | undefined): Promise<void> {
+  if (waits && scene.facts.waits.every((w) => w.endedAt !== null)) await beginWait(scene, waits);
 }

@@ -31,7 +31,10 @@ test('one line at a time: the repair first, then from which cup, with the pictur
   const ticks = jobWith()
     .rebuild.filter((l) => l.sort === 'repair')
     .map((l) => l.id);
-  const second = stand(<Screen job={jobWith({ ticks })} />);
+  const first = stand(<Screen job={jobWith({ ticks })} />);
+  expect(now().textContent).toContain('Hair off roll and caps');
+  first.unmount();
+  const second = stand(<Screen job={jobWith({ ticks: [...ticks, 'roll-clean'] })} />);
   expect(now().textContent).toContain('Caps on, each on its own end');
   expect(now().textContent).toMatch(/From cup \d: 2 caps, on the ends of the roll/);
   second.unmount();
