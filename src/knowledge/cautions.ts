@@ -195,7 +195,7 @@ export const cautions: Caution[] = [
   {
     id: 'chemicals',
     label: 'Chemicals',
-    when: 'detergent or disinfectant in the tanks',
+    when: 'detergent or disinfectant is used, or stands in the tanks',
     text: 'Data sheet, gloves; never mix products; nothing stays in a tank over a day.',
   },
   {

@@ -5,26 +5,40 @@ import { repairTexts, type RepairText } from './strip/repairs';
 
 const faultById = new Map(knowledge.faults.map((f) => [f.id, f]));
 
+/** What a machine that smells is asked besides, where the cause of the smell is mended: washed is not clean. Common practice, no source. */
+const SMELLS = 'bad-smell';
+const DISINFECTED = {
+  id: 'disinfect',
+  label: 'Where it smelled: disinfected, wiped clear, dried fully',
+  minutes: 2,
+  cautions: ['chemicals', 'dry-before-run'],
+};
+
 /**
  * What the repair of a fault does on a kind, once its access lies open: its own steps share its minutes evenly.
+ * @param complaints what the machine is here for: a smell asks for more than its cause
  * @throws RangeError for a fault that the kind does not have
  */
-export function repairWorkOf(kindId: string, faultId: string): RepairWork {
+export function repairWorkOf(kindId: string, faultId: string, complaints: readonly string[] = []): RepairWork {
   const fault = faultById.get(faultId);
   const placed = fault?.kinds[kindId];
   if (!fault || !placed) throw new RangeError(`${kindId} has no fault named ${faultId}.`);
   const { steps } = repairTexts[faultId]!;
+  const smelled = complaints.includes(SMELLS) && fault.complaints.some((c) => c.complaint === SMELLS);
   return {
     fault: faultId,
     access: repairAccess(kindById(kindId), fault),
-    steps: steps.map((label, i) => ({
-      id: String(i + 1),
-      label,
-      minutes: Math.round((10 * fault.repair.minutes) / steps.length) / 10,
-      // Where it can hurt stands at the first step: it is read before anything is touched.
-      cautions: i === 0 ? (fault.repair.cautions ?? []) : [],
-      stations: [placed.station],
-    })),
+    steps: [
+      ...steps.map((label, i) => ({
+        id: String(i + 1),
+        label,
+        minutes: Math.round((10 * fault.repair.minutes) / steps.length) / 10,
+        // Where it can hurt stands at the first step: it is read before anything is touched.
+        cautions: i === 0 ? (fault.repair.cautions ?? []) : [],
+        stations: [placed.station],
+      })),
+      ...(smelled ? [{ ...DISINFECTED, stations: [placed.station] }] : []),
+    ],
   };
 }
 
@@ -42,8 +56,8 @@ function turnOf(faultId: string): number {
  * them, then the belt that runs over it.
  * @throws RangeError for a fault that the kind does not have
  */
-export function worksOf(kindId: string, faultIds: readonly string[]): RepairWork[] {
-  return [...faultIds].sort((a, b) => turnOf(a) - turnOf(b)).map((f) => repairWorkOf(kindId, f));
+export function worksOf(kindId: string, faultIds: readonly string[], complaints: readonly string[] = []): RepairWork[] {
+  return [...faultIds].sort((a, b) => turnOf(a) - turnOf(b)).map((f) => repairWorkOf(kindId, f, complaints));
 }
 
 /** What a repair needs besides its steps, and what it must wait for; nothing for a fault that is not known. */

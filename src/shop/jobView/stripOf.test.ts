@@ -1,5 +1,5 @@
 import type { JobState } from '@/data/jobState';
-import { knowledge } from '@/knowledge';
+import { kindById, knowledge } from '@/knowledge';
 import { planItemsOn } from '@/knowledge/plans';
 import { procedures } from '@/knowledge/kinds';
 import type { ServiceLine } from './dto';
@@ -49,6 +49,21 @@ describe.each(KINDS)('%s', (id, kind) => {
       }
     }
   });
+});
+
+test('what smelled is disinfected where the cause of the smell is mended, and nowhere else', () => {
+  const kind = kindById('stick-cordless');
+  const linesOf = (complaints: string[], fault: string) =>
+    stripOf(kind, { ...pressed([], ''), complaints } as JobState, { ...NOTHING, toMend: [fault] }, []).rebuild;
+  const smelling = linesOf(['bad-smell', 'weak-suction'], 'filter-clogged').filter((l) => l.fault);
+  expect(smelling.at(-1)).toMatchObject({
+    id: 'work.filter-clogged.disinfect',
+    cautions: ['chemicals', 'dry-before-run'],
+  });
+  for (const quiet of [linesOf(['weak-suction'], 'filter-clogged'), linesOf(['bad-smell'], 'head-board-failed')]) {
+    expect(quiet.length).toBeGreaterThan(0);
+    expect(quiet.filter((l) => l.id.endsWith('.disinfect'))).toEqual([]);
+  }
 });
 
 /** A fault that is mended behind a cover. */
