@@ -123,7 +123,8 @@ test('a fan in its chamber is put back as it must be: old sealant off before the
   const work = repairWorkOf(kind.id, 'fan-broken');
   const opened = bestOrder(stepsToOpen(procedure, kind.access, [work.access])).steps;
   const lines = wayBack(procedure, opened, [work]).map((l) => l.id);
-  const order = ['work.fan-broken.1', 'close.fan-nut', 'fan-nut-left', 'old-sealant-off', 'close.housing-off'].concat([
+  const order = ['work.fan-broken.1', 'close.fan-nut', 'fan-nut-left', 'old-sealant-off', 'close.shoe-out'].concat([
+    'close.housing-off',
     'close.housing-screws',
     'joint-cured',
     'close.plate-levers',

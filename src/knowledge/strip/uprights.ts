@@ -537,9 +537,13 @@ export const selfPropelled: AccessSteps = {
         'New sealant all round, housing on: drive lever up, fork over its receiver',
         {
           cautions: ['soft-metal', 'magnesium', 'solvents'],
-          checks: ['old-sealant-off', 'arm-joined'],
+          checks: ['arm-joined'],
         },
       ),
+      step('shoe-out', 'Emptying shoe out of its seat', 'S', [0.5, 0.5], 'Emptying shoe in, level with its seat', {
+        checks: ['old-sealant-off'],
+        cautions: ['soft-metal'],
+      }),
       step(
         'fan-nut',
         'Fan undone clockwise, shaft held at its end',
