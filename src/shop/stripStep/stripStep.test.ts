@@ -102,10 +102,10 @@ describe('the way back', () => {
       'work.belt-broken.1',
       'work.belt-broken.2',
       'work.belt-broken.3',
-      'close.caps-off',
       'roll-clean',
-      'close.belt-off-shaft',
+      'close.caps-off',
       'shaft-wiped',
+      'close.belt-off-shaft',
       'close.roll-lift',
     ]);
     expect(order.indexOf('close.plate-lift')).toBeLessThan(order.indexOf('close.plate-screws'));
@@ -130,8 +130,8 @@ describe('the way back', () => {
     expect(await cup()).toBe(true);
     const again = (await lines(job)).filter((l) => l.step === 'caps-off');
     expect(again.map((l) => [l.id, l.done])).toEqual([
-      ['close.caps-off', false],
       ['roll-clean', false],
+      ['close.caps-off', false],
     ]);
   });
 
