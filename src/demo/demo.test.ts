@@ -66,6 +66,22 @@ test('the tallies are the sum of the jobs that had a cause', async () => {
   );
 });
 
+test('the same is drawn from a seed, in whatever order the knowledge is written down', () => {
+  const kind = kindById('upright-brush-motor');
+  const drawn = () => {
+    const random = seededRandom(7);
+    return Array.from({ length: 20 }, () => simulateJob(random, kind, 120, 4, []));
+  };
+  const told = (jobs: ReturnType<typeof drawn>) =>
+    jobs.map((j) => [j.faults.map((f) => f.id), [...j.complaints].sort(), j.findings, j.parts]);
+  const first = told(drawn());
+  const turned = (list: unknown[]) => list.reverse();
+  for (const f of knowledge.faults) [f.shows, f.complaints].forEach(turned);
+  const second = told(drawn());
+  for (const f of knowledge.faults) [f.shows, f.complaints].forEach(turned);
+  expect(second).toEqual(first);
+});
+
 test('worn-out faults come with age', () => {
   const kind = kindById('upright-brush-motor');
   const worn = (age: number) => {

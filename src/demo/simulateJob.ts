@@ -32,7 +32,7 @@ export function simulateJob(
     if (roots.length === 0 || roots.length > 3) continue;
     const complaints = new Set<string>();
     for (const fault of roots)
-      for (const c of fault.complaints)
+      for (const c of inOrder(fault.complaints, (x) => x.complaint))
         if (said.has(c.complaint) && random() < STRENGTHS[c.strength] && complaints.size < 3)
           complaints.add(c.complaint);
     if (complaints.size === 0) continue;
@@ -48,9 +48,13 @@ export function simulateJob(
   }
 }
 
+/** By name: what is drawn from a seed does not hang on how the knowledge is written down. */
+const inOrder = <T>(all: readonly T[], name: (one: T) => string): T[] =>
+  [...all].sort((a, b) => (name(a) < name(b) ? -1 : 1));
+
 function turn(random: Random, faults: Fault[]): SimulatedJob['findings'][number] {
   const shown = faults
-    .flatMap((f) => f.shows)
+    .flatMap((f) => inOrder(f.shows, (s) => s.outcome))
     .find((s) => s.check === 'finger-turn' && random() < STRENGTHS[s.strength]);
   return { check: 'finger-turn', outcome: shown?.outcome ?? 'normal-drag' };
 }
