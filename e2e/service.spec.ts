@@ -135,18 +135,18 @@ test('the card says within which days and by what; a plate of the model holds fo
 });
 
 test('the owner sees how long parts last, and takes an interval over only by a press', async ({ page }) => {
-  await page.goto('/shop/lives');
+  await page.goto('/shop/lives?kind=upright-shaft-belt');
   await settled(page);
-  const life = page.getByRole('region', { name: 'Pre-motor filter clogged' });
+  const life = page.getByRole('region', { name: 'Belt slipping, stretched or glazed' });
   await expect(life).toContainText(/\d+ failed, \d+ were whole when last seen/);
   await expect(life.getByRole('img', { name: /^Share still whole/ })).toBeVisible();
   // A failure that costs twenty times as much is worth a plan.
   await life.getByLabel('When it fails').fill('400.00');
   await expect(life).toContainText(/Replaced at \d+ days a year costs/);
   await expect(page.getByRole('region', { name: 'Intervals of the shop’s own' })).toHaveCount(0);
-  await life.getByRole('button', { name: /^New pre-motor filter: every \d+ days/ }).click();
+  await life.getByRole('button', { name: /^Flat belt: every \d+ days/ }).click();
   const own = page.getByRole('region', { name: 'Intervals of the shop’s own' });
-  await expect(own).toContainText(/New pre-motor filter: every \d+ days; Least cost: \d+ failures/);
+  await expect(own).toContainText(/Flat belt: every \d+ days; Least cost: \d+ failures/);
   await own.getByRole('button', { name: 'the bench’s habit again' }).click();
   await expect(own).toHaveCount(0);
 });
