@@ -19,7 +19,14 @@ async function startServer({ base, database }: Stand): Promise<ChildProcess> {
       PORT: new URL(base).port,
     },
   });
-  await expect(async () => expect((await fetch(`${base}/readyz`)).ok).toBe(true)).toPass({ timeout: 30_000 });
+  try {
+    // A machine with its hands full starts slowly.
+    await expect(async () => expect((await fetch(`${base}/readyz`)).ok).toBe(true)).toPass({ timeout: 90_000 });
+  } catch (error) {
+    // Left behind, it would stand in the way of the next.
+    await kill(child);
+    throw error;
+  }
   return child;
 }
 
