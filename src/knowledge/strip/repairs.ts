@@ -414,12 +414,10 @@ export const repairTexts: Record<string, RepairText> = {
   'bag-clogged': { steps: ['New bag up to its mark', 'Tube looked through'] },
   'sealant-joint-leaking': {
     steps: [
-      'Every trace of old sealant off, flat and light on soft alloy',
-      'Emptying shoe out: none hides behind it',
-      'New sealant all round, an even bead',
+      'Joint looked along: where it leaked, no crack beside it',
+      'Old sealant scraped flat and light, soft alloy: none hides behind the shoe',
     ],
     materials: ['Sealant as the maker asks; no steel scraper on magnesium'],
-    waits: { kind: 'glue', hours: 24, what: 'sealed joint' },
   },
   'fan-chamber-packed': { steps: ['Felt of hair out of the chamber', 'Fan looked at: whole blades'] },
   'felt-gasket-worn': { resets: ['felt-gasket'], steps: ['Old felt off, face clean', 'New felt flat, neck gasket in'] },

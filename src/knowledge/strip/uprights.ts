@@ -43,7 +43,7 @@ export const shaftBelt: AccessSteps = {
     first: [binOff],
     screws: ['6 screw cross-2 medium: round the motor cover', '2 screw cross-2 long: into the body at the bottom'],
     lie: 'B',
-    checks: ['seals-wiped'],
+    checks: ['motor-seals-wiped'],
   }),
 };
 
@@ -161,7 +161,7 @@ export const brushMotor: AccessSteps = {
     first: [binOff],
     screws: ['8 screw t15 medium: round the motor cover', '2 screw t15 long: at the foot'],
     tool: 't15',
-    checks: ['seals-wiped'],
+    checks: ['motor-seals-wiped'],
   }),
 };
 
@@ -342,7 +342,7 @@ export const clutch: AccessSteps = {
         {
           photo: 'Which seal sits above, which below.',
           carried: 'The old upper seal goes on the new motor; a wider base needs the matching lower seal.',
-          checks: ['motor-arrow', 'motor-spins', 'seals-wiped'],
+          checks: ['motor-arrow', 'motor-spins', 'motor-seals-wiped'],
         },
       ),
     ],
@@ -407,10 +407,7 @@ export const directAir: AccessSteps = {
         'U two-pin tool',
         [1.5, 2],
         'Fan cover turned home, gasket faces clean',
-        {
-          checks: ['gasket-faces'],
-          cautions: ['soft-metal'],
-        },
+        { cautions: ['soft-metal'] },
       ),
       step(
         'fan-bolt',
@@ -775,6 +772,6 @@ export const baggedGear: AccessSteps = {
   'motor-bay': bay([10, 10], {
     screws: ['6 screw cross-2 medium: round the motor cover', '1 screw cross-2 long: under the bag door'],
     lie: 'S',
-    checks: ['seals-wiped'],
+    checks: ['motor-seals-wiped'],
   }),
 };

@@ -1,4 +1,6 @@
 import type { JobState } from '@/data/jobState';
+import { repairAccess } from '@/core/diagnosis/knowledge';
+import { stepsToOpen } from '@/core/strip/reach';
 import { kindById, knowledge } from '@/knowledge';
 import { planItemsOn } from '@/knowledge/plans';
 import { procedures } from '@/knowledge/kinds';
@@ -50,6 +52,17 @@ describe.each(KINDS)('%s', (id, kind) => {
     }
   });
 });
+
+test.each(KINDS)(
+  '%s: what is to be mended is opened by the access of its repair, whatever check has its name',
+  (id, kind) => {
+    for (const fault of knowledge.faults.filter((f) => id in f.kinds)) {
+      const { strip } = stripOf(kind, pressed([], ''), { ...NOTHING, toMend: [fault.id] }, []);
+      const wanted = stepsToOpen(procedures[id]!, kind.access, [repairAccess(kind, fault)]);
+      expect([fault.id, strip.ahead.map((s) => s.id).sort()]).toEqual([fault.id, wanted.map((s) => s.id).sort()]);
+    }
+  },
+);
 
 test('what smelled is disinfected where the cause of the smell is mended, and nowhere else', () => {
   const kind = kindById('stick-cordless');

@@ -14,12 +14,16 @@ import { changesOf, procedureOf } from './procedureOf';
 import { opensFor, visitOrder, withNeeds } from './visitOrder';
 import { stepView } from '@/knowledge/stepView';
 
-/** The access by which a check, a repair or a fault is come to on a kind. */
-function accessOf(kind: Kind, id: string): string | undefined {
-  const check = checksOf(knowledge, kind.id).find((c) => c.id === id);
-  if (check) return check.access;
-  const fault = faultById(repairedFault(id) ?? id);
+/** The access by which a fault is mended on a kind. */
+function mendedBy(kind: Kind, faultId: string): string | undefined {
+  const fault = faultById(faultId);
   return fault && repairAccess(kind, fault);
+}
+
+/** The access by which a check is made, or a repair on suspicion. A check and a fault may have the same name. */
+function madeBy(kind: Kind, check: string): string | undefined {
+  const fault = repairedFault(check);
+  return fault === null ? checksOf(knowledge, kind.id).find((c) => c.id === check)?.access : mendedBy(kind, fault);
 }
 
 /** What this job mends and what of it is mended; open: accesses that Find left open. */
@@ -52,7 +56,7 @@ export function stripOf(
   const begun = [
     ...new Set(opened.filter((s) => pressed.has(s.id) && !forOthers.has(s.id)).map((s) => s.access)),
   ].filter((access) => !opened.some((s) => s.access === access && closed.has(s.id)));
-  const wanted = [...still.map((f) => accessOf(kind, f)!), ...begun];
+  const wanted = [...still.map((f) => mendedBy(kind, f)!), ...begun];
   const ahead = stepsToOpen(procedure, kind.access, wanted, inside);
   const last = opened.at(-1);
   const order = bestOrder(ahead, last ? { lie: last.lie, tool: last.tool } : undefined);
@@ -114,8 +118,8 @@ function openedSteps(
   const paths = (access: string | undefined) => (access ? accessPath(kind, access) : []);
   const accesses = new Set([
     ...open,
-    ...state.findings.filter((f) => f.revoked_at === null).flatMap((f) => paths(accessOf(kind, f.check_id))),
-    ...repaired.flatMap((f) => paths(accessOf(kind, f))),
+    ...state.findings.filter((f) => f.revoked_at === null).flatMap((f) => paths(madeBy(kind, f.check_id))),
+    ...repaired.flatMap((f) => paths(mendedBy(kind, f))),
     ...state.fitted.flatMap((f) =>
       kind.access.filter((a) => a.bares.includes(f.station)).flatMap((a) => accessPath(kind, a.id)),
     ),

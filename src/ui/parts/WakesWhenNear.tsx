@@ -28,7 +28,7 @@ function shutGate(): Gate {
 }
 
 /** What is said of a piece that sleeps. */
-export const ASLEEP = 'data-asleep';
+const ASLEEP = 'data-asleep';
 /** So near to what is seen, a piece wakes before anybody comes to it. */
 const NEAR = '300px';
 
