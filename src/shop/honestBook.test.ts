@@ -14,6 +14,7 @@ import { search } from './search/search';
 import { serveItem } from './serveItem/serveItem';
 import { startWait } from './startWait/startWait';
 import { addComplaints } from './addComplaints/addComplaints';
+import { endWait } from './endWait/endWait';
 import { strikeComplaint } from './strikeComplaint/strikeComplaint';
 import { readDto } from './readDto';
 import { TakeInDto } from './takeIn/dto';
@@ -133,6 +134,12 @@ test('sealant that closes a housing starts its clock, once', async () => {
   await tick('close.housing-screws', false);
   await tick('close.housing-screws');
   expect(await waits()).toEqual([['glue', 'sealed joint of the fan housing', null]]);
+  // What has not cured is not said to be.
+  expect((await refusal(tick('joint-cured'))).fields).toEqual([
+    { field: 'step', message: 'Not yet: sealed joint of the fan housing is still waiting.' },
+  ]);
+  await endWait(shop.person, job, await base(job));
+  await tick('joint-cured');
 });
 
 describe('what stays open', () => {

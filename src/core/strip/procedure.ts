@@ -33,6 +33,8 @@ export interface ClosingCheck {
   cautions: string[];
   /** It is looked at before its step is closed: behind what is closed nobody sees it. */
   before?: true;
+  /** It is not so while a clock of this kind runs; nothing but power waits for it, and it is looked at last. */
+  lies?: StepWait['kind'];
 }
 
 /** What must lie before it is run. */

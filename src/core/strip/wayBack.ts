@@ -1,4 +1,4 @@
-import type { ClosingCheck, Procedure, StripStep } from './procedure';
+import type { ClosingCheck, Procedure, StepWait, StripStep } from './procedure';
 
 /** What a repair does while its access lies open. */
 export interface RepairWork {
@@ -22,6 +22,8 @@ export interface BackLine {
   fault: string | null;
   /** Looked at before its step is closed. */
   before?: true;
+  /** Not so while a clock of this kind runs. */
+  lies?: StepWait['kind'];
 }
 
 export const closingOf = (step: string) => `close.${step}`;
@@ -40,6 +42,7 @@ export function wayBack(
   repairs: readonly RepairWork[],
 ): BackLine[] {
   const lines: BackLine[] = [];
+  const lie: BackLine[] = [];
   const left = new Set(repairs);
   const work = (repair: RepairWork) => {
     left.delete(repair);
@@ -78,15 +81,16 @@ export function wayBack(
       minutes: step.back.minutes,
       cautions: step.cautions,
     });
-    for (const check of step.back.checks) if (!check.before) lines.push(checked(check, step.id));
+    for (const check of step.back.checks) if (!check.before) (check.lies ? lie : lines).push(checked(check, step.id));
   }
+  lines.push(...lie);
   const asked = new Set(lines.map((l) => l.id));
   for (const check of procedure.finals) if (!asked.has(check.id)) lines.push(checked(check, null));
   // What two steps ask for is looked at once, at the later of them.
   return lines.filter((line, i) => !lines.slice(i + 1).some((later) => later.id === line.id));
 }
 
-const checked = ({ id, label, stations, cautions, before }: ClosingCheck, step: string | null): BackLine => ({
+const checked = ({ id, label, stations, cautions, before, lies }: ClosingCheck, step: string | null): BackLine => ({
   id,
   sort: 'check',
   label,
@@ -96,6 +100,7 @@ const checked = ({ id, label, stations, cautions, before }: ClosingCheck, step: 
   step,
   fault: null,
   ...(before ? { before } : {}),
+  ...(lies ? { lies } : {}),
 });
 
 /** How many steps of a way back are not closed: so far it is apart. */

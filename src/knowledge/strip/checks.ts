@@ -1,4 +1,4 @@
-import type { ClosingCheck } from '@/core/strip/procedure';
+import type { ClosingCheck, StepWait } from '@/core/strip/procedure';
 
 type Text = [label: string, stations: string[], cautions?: string[]];
 
@@ -116,12 +116,23 @@ const BEFORE = [
   'base-whole',
 ];
 
+/** What is not so before its clock has run out. */
+const LIES: Record<string, StepWait['kind']> = { 'joint-cured': 'glue' };
+
 /** @throws RangeError for a check that is not written down */
 export function closingCheck(id: string): ClosingCheck {
   const text = texts[id];
   if (!text) throw new RangeError(`There is no closing check ${id}.`);
   const [label, stations, cautions = []] = text;
-  return { id, label, stations, cautions, ...(BEFORE.includes(id) ? { before: true } : {}) };
+  const lies = LIES[id];
+  return {
+    id,
+    label,
+    stations,
+    cautions,
+    ...(BEFORE.includes(id) ? { before: true } : {}),
+    ...(lies ? { lies } : {}),
+  };
 }
 
 export const closingCheckIds: readonly string[] = Object.keys(texts);

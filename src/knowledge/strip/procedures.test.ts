@@ -126,8 +126,9 @@ test('a fan in its chamber is put back as it must be: old sealant off before the
   const order = ['work.fan-broken.1', 'close.fan-nut', 'fan-nut-left', 'old-sealant-off', 'close.shoe-out'].concat([
     'close.housing-off',
     'close.housing-screws',
-    'joint-cured',
     'close.plate-levers',
+    'close.lifter-off',
+    'joint-cured',
   ]);
   expect(order.map((id) => lines.indexOf(id))).toEqual(order.map((id) => lines.indexOf(id)).sort((a, b) => a - b));
   expect(lines).toEqual(expect.arrayContaining(order));

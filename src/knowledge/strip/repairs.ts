@@ -415,7 +415,7 @@ export const repairTexts: Record<string, RepairText> = {
   'sealant-joint-leaking': {
     steps: [
       'Joint looked along: where it leaked, no crack beside it',
-      'Old sealant scraped flat and light, soft alloy: none hides behind the shoe',
+      'Old sealant scraped flat and light on soft alloy: none hides behind the shoe',
     ],
     materials: ['Sealant as the maker asks; no steel scraper on magnesium'],
   },

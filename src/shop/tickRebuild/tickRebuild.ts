@@ -31,6 +31,12 @@ export const tickRebuild = jobDeed({
         drying.map((w) => ({ field: 'step', message: `It is not run yet: ${w.what || w.kind} is still waiting.` })),
       );
     }
+    if (line.lies && dto.done)
+      refuseIf(
+        facts.waits
+          .filter((w) => w.endedAt === null && w.kind === line.lies)
+          .map((w) => ({ field: 'step', message: `Not yet: ${w.what || w.kind} is still waiting.` })),
+      );
     await putRebuildTick(db, jobId, dto.step, person.id, dto.done);
     if (line.fault !== null) await repairGoesOn(scene, line.fault, dto);
     if (line.sort !== 'close' || !dto.done) return;

@@ -40,7 +40,8 @@ export function WaitClock({ desk }: { desk: JobDesk }) {
         .filter((w) => w.endedAt)
         .map((w) => (
           <Typography key={w.id} variant="body2" sx={{ color: 'text.secondary' }}>
-            {label(w.kind)} {w.what}: ended {instantAt(w.endedAt!, job.zone)}
+            {label(w.kind)}
+            {w.what && ` (${w.what})`}: ended {instantAt(w.endedAt!, job.zone)}
           </Typography>
         ))}
       {running ? (

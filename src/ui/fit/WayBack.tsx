@@ -90,8 +90,10 @@ export function WayBack({ desk }: { desk: JobDesk }) {
   );
 }
 
-/** Why a trial is not run yet: power is held back, or something is wet or not cured; empty when it may be. */
-function stopOf({ sort }: Line, job: JobFacts): string {
+/** Why a line is not done yet: power is held back, or something is wet or not cured; empty when it may be. */
+function stopOf({ sort, lies }: Line, job: JobFacts): string {
+  const lying = lies && job.waits.find((w) => w.endedAt === null && w.kind === lies);
+  if (lying) return `Not yet: ${lying.what || lying.kind} is still waiting.`;
   if (sort !== 'trial') return '';
   const held = heldPower(job);
   if (held) return `Not run before it is made safe: ${held}.`;
