@@ -33,7 +33,7 @@ export interface ClosingCheck {
   cautions: string[];
   /** It is looked at before its step is closed: behind what is closed nobody sees it. */
   before?: true;
-  /** It is not so while a clock of this kind runs; nothing but power waits for it, and it is looked at last. */
+  /** It is not so while a clock of this kind runs. Unless something hides it, it is looked at last: only power waits for it. */
   lies?: StepWait['kind'];
 }
 

@@ -21,6 +21,11 @@ export const lexicon = lexiconOf({
     [/\bnot enough\b|\bnot really\b|\bnot much\b|\bnot (very )?(well|properly)\b/g, 'less'],
     [/\b(n?either|both) (way|direction)s?\b|\bforwards? (n?or|and) (backwards?|reverse)\b/g, 'bothways'],
     [/\b(kicks?|drops?|trips?|comes?|goes) (in and )?out\b/g, 'sometimes'],
+    // Of a head that stops or starts it is the roll that does.
+    [
+      /\b((floor|power|brush|carpet) )?(head|nozzle)\b(?=( (just|only|keeps?|sometimes|suddenly|runs but))? (cut|cuts|cutting|stops?|quits?|starts?|drops?) (out|in|on|and|off|dead|now|every|when)\b)/g,
+      'roller',
+    ],
     [/\b(stops?|stopping|starts?) and (then )?(stops?|starts?|starting|turns|goes)\b/g, 'sometimes'],
     [/\b(fails?|failed|refuses?|refused) to\b/g, 'not'],
     [

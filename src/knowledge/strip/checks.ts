@@ -117,7 +117,11 @@ const BEFORE = [
 ];
 
 /** What is not so before its clock has run out. */
-const LIES: Record<string, StepWait['kind']> = { 'joint-cured': 'glue' };
+const LIES: Record<string, StepWait['kind']> = {
+  'joint-cured': 'glue',
+  'filters-clean': 'drying',
+  'screen-dry': 'drying',
+};
 
 /** @throws RangeError for a check that is not written down */
 export function closingCheck(id: string): ClosingCheck {

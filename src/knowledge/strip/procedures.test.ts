@@ -10,7 +10,7 @@ import { procedures } from '../kinds';
 import { shippedParts } from '../parts';
 import { planItems } from '../plans';
 import { repairNeeds, repairWorkOf, roleOf, takenBy } from '../repairWork';
-import { closingCheckIds } from './checks';
+import { closingCheck, closingCheckIds } from './checks';
 import { repairTexts } from './repairs';
 
 const cautions = new Set(knowledge.cautions.map((c) => c.id));
@@ -147,6 +147,13 @@ test('a look before something is hidden is asked once where it is, so that one t
     const twice = [...asked].filter(([, accesses]) => accesses.size > 1).map(([id]) => `${kind} ${id}`);
     expect(twice.filter((t) => !alike.includes(t))).toEqual([]);
   }
+});
+
+test('what is said to be dry or cured is not said while its clock runs', () => {
+  const says = closingCheckIds.map(closingCheck).filter((c) => /\b(dry|cured)\b/i.test(c.label));
+  // Soap that is dry is no machine that dries.
+  expect(says.filter((c) => !c.lies).map((c) => c.id)).toEqual(['belt-dry-soap']);
+  expect(says.length).toBeGreaterThan(3);
 });
 
 /** A machine of some kind on which some faults are repaired. */

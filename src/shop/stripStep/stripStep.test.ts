@@ -174,9 +174,12 @@ describe('the way back', () => {
     await answer(job, 'filter-look', 'filter-grey');
     for (const line of (await lines(job)).filter((l) => l.fault !== null)) await tick(job, line.id);
     const wet = await refusal(tick(job, 'trial.bay-screws'));
-    expect(wet.fields).toEqual([{ field: 'step', message: 'It is not run yet: washed filter is still waiting.' }]);
+    expect(wet.fields).toEqual([{ field: 'step', message: 'Not run yet: washed filter is still waiting.' }]);
+    const look = await refusal(tick(job, 'filters-clean'));
+    expect(look.fields).toEqual([{ field: 'step', message: 'Not yet: washed filter is still waiting.' }]);
     await endWait(shop.person, job, await base(job));
     await tick(job, 'trial.bay-screws');
+    await tick(job, 'filters-clean');
   });
 
   test('a fault that is left as it is does not keep the machine here, a screw that nobody speaks of does', async () => {

@@ -1,5 +1,6 @@
 import type { StepWait } from '@/core/strip/procedure';
 import { putRebuildTick, putRepairDone } from '@/data/jobs';
+import { notYet } from '@/knowledge/notYet';
 import { repairNeeds } from '@/knowledge/repairWork';
 import { bench } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
@@ -24,19 +25,9 @@ export const tickRebuild = jobDeed({
     const { db, jobId, person, facts } = scene;
     const line = facts.rebuild.find((s) => s.id === dto.step);
     if (!line) return refuseIf([{ field: 'step', message: `There is no step ${dto.step} on the way back.` }]);
-    if (line.sort === 'trial' && dto.done) {
-      refuseUnderHold(facts, 'The trial run');
-      const drying = facts.waits.filter((w) => w.endedAt === null && MUST_LIE.includes(w.kind));
-      refuseIf(
-        drying.map((w) => ({ field: 'step', message: `It is not run yet: ${w.what || w.kind} is still waiting.` })),
-      );
-    }
-    if (line.lies && dto.done)
-      refuseIf(
-        facts.waits
-          .filter((w) => w.endedAt === null && w.kind === line.lies)
-          .map((w) => ({ field: 'step', message: `Not yet: ${w.what || w.kind} is still waiting.` })),
-      );
+    if (line.sort === 'trial' && dto.done) refuseUnderHold(facts, 'The trial run');
+    const waits = dto.done ? notYet(line, facts.waits) : '';
+    refuseIf(waits === '' ? [] : [{ field: 'step', message: waits }]);
     await putRebuildTick(db, jobId, dto.step, person.id, dto.done);
     if (line.fault !== null) await repairGoesOn(scene, line.fault, dto);
     if (line.sort !== 'close' || !dto.done) return;
@@ -44,9 +35,6 @@ export const tickRebuild = jobDeed({
     await letLie(scene, closed?.back.waits);
   },
 });
-
-/** What is wet or not cured is not run, nor tried. */
-const MUST_LIE = ['drying', 'glue'];
 
 async function repairGoesOn(scene: DeedScene, fault: string, { step, done }: TickRebuildDto): Promise<void> {
   const { db, jobId, person, facts, tell } = scene;

@@ -5,6 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Square, SquareCheck } from 'lucide-react';
 import { fastenerWords } from '@/core/strip/tray';
+import { notYet } from '@/knowledge/notYet';
 import { repairNeeds } from '@/knowledge/repairWork';
 import type { JobFacts } from '@/shop/jobView/dto';
 import { cautionOf, heldPower } from '../job/labels';
@@ -91,14 +92,9 @@ export function WayBack({ desk }: { desk: JobDesk }) {
 }
 
 /** Why a line is not done yet: power is held back, or something is wet or not cured; empty when it may be. */
-function stopOf({ sort, lies }: Line, job: JobFacts): string {
-  const lying = lies && job.waits.find((w) => w.endedAt === null && w.kind === lies);
-  if (lying) return `Not yet: ${lying.what || lying.kind} is still waiting.`;
-  if (sort !== 'trial') return '';
-  const held = heldPower(job);
-  if (held) return `Not run before it is made safe: ${held}.`;
-  const wet = job.waits.find((w) => w.endedAt === null && (w.kind === 'drying' || w.kind === 'glue'));
-  return wet ? `Not run yet: ${wet.what || wet.kind} is still waiting.` : '';
+function stopOf(line: Line, job: JobFacts): string {
+  const held = line.sort === 'trial' && heldPower(job);
+  return held ? `Not run before it is made safe: ${held}.` : notYet(line, job.waits);
 }
 
 /** What is put back now: from which cup, with the photograph of the way in beside it. */
