@@ -37,9 +37,9 @@ test('kind 3: a clutch upright with a broken first belt', async ({ page }) => {
   });
   // The board knows the parts of this kind.
   await expect(page.getByRole('button', { name: /^clutch pulleys/ })).toBeVisible();
-  await answer(page, 'Turn the roll by hand', ['turns with the belt’s drag']);
+  await answer(page, 'Turn the roll by hand', ['turns with an even drag']);
   await answer(page, 'Clutch arm and setting', ['follows']);
-  await answer(page, 'First belt and clutch', ['broken or off']);
+  await answer(page, 'First belt and its pulleys', ['broken or off']);
   await proved(page, 'First belt broken');
 });
 
@@ -83,7 +83,7 @@ test('kind 9: a cordless stick, its pack read under load', async ({ page }) => {
     words: 'Five minutes and it dies.',
     complaints: ['Runs a short time only'],
   });
-  await answer(page, 'Turn the roll by hand', ['turns with the belt’s drag']);
+  await answer(page, 'Turn the roll by hand', ['turns with an even drag']);
   await read(page, 'Pack volts under load', '15,5 V', /Read as 15.5 V/);
   await proved(page, 'Battery pack worn');
 });
@@ -112,7 +112,7 @@ test('on a practice job the instruments answer from what is hidden, and a real m
   await page.getByRole('button', { name: 'Practise on it' }).click();
   await page.getByRole('button', { name: 'Yes, practise' }).click();
   await expect(page.getByText(/practice: faults are hidden/)).toBeVisible();
-  await answer(page, 'Turn the roll by hand', ['turns with the belt’s drag']);
+  await answer(page, 'Turn the roll by hand', ['turns with an even drag']);
   await putOnBench(page, 'Volts at the head socket');
   await card(page).getByRole('button', { name: 'Measure' }).first().click();
   await expect(card(page).getByRole('status').first()).toContainText('multimeter, volts AC');
@@ -143,7 +143,7 @@ test('a meter on a serial line fills the field, once it is switched on for this 
     words: 'Five minutes.',
     complaints: ['Runs a short time only'],
   });
-  await answer(page, 'Turn the roll by hand', ['turns with the belt’s drag']);
+  await answer(page, 'Turn the roll by hand', ['turns with an even drag']);
   await putOnBench(page, 'Pack volts under load');
   await card(page).getByRole('button', { name: 'From the meter' }).click();
   await expect(card(page).getByRole('textbox')).toHaveValue('15.5 V');

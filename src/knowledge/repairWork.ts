@@ -1,4 +1,5 @@
 import { repairAccess } from '@/core/diagnosis/knowledge';
+import { ofStations } from '@/core/diagnosis/ofStations';
 import type { RepairWork } from '@/core/strip/wayBack';
 import { kindById, knowledge } from '.';
 import { repairTexts, type RepairText } from './strip/repairs';
@@ -15,7 +16,8 @@ const DISINFECTED = {
 };
 
 /**
- * What the repair of a fault does on a kind, once its access lies open: its own steps share its minutes evenly.
+ * What the repair of a fault does on a kind, once its access lies open, in words of the parts that it has: its own steps share its minutes
+ * evenly.
  * @param complaints what the machine is here for: a smell asks for more than its cause
  * @throws RangeError for a fault that the kind does not have
  */
@@ -24,14 +26,16 @@ export function repairWorkOf(kindId: string, faultId: string, complaints: readon
   const placed = fault?.kinds[kindId];
   if (!fault || !placed) throw new RangeError(`${kindId} has no fault named ${faultId}.`);
   const { steps } = repairTexts[faultId]!;
+  const kind = kindById(kindId);
+  const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
   const smelled = complaints.includes(SMELLS) && fault.complaints.some((c) => c.complaint === SMELLS);
   return {
     fault: faultId,
-    access: repairAccess(kindById(kindId), fault),
+    access: repairAccess(kind, fault),
     steps: [
       ...steps.map((label, i) => ({
         id: String(i + 1),
-        label,
+        label: ofStations(label, stations),
         minutes: Math.round((10 * fault.repair.minutes) / steps.length) / 10,
         // Where it can hurt stands at the first step: it is read before anything is touched.
         cautions: i === 0 ? (fault.repair.cautions ?? []) : [],

@@ -33,10 +33,12 @@ test.each([
   ['stick-cordless', 'water-in-head', ['burning-smell']],
   ['robot', 'vac-motor-failed', ['burning-smell', 'no-suction']],
 ])('%s with %s and no power: not the long way round through everything that is whole', (kind, fault, complaints) => {
-  for (const seed of [1, 2, 3]) {
-    const { steps, cause, repair, state } = follow(kind, fault, complaints, seed);
+  const ways = [1, 2, 3].map((seed) => follow(kind, fault, complaints, seed));
+  const left = ways.filter(({ state }) => state.next.some((n) => n.heldBackBy.length === 0)).map(({ steps }) => steps);
+  // One machine may hide its signs; three do not.
+  if (left.length > 0) expect(left.reduce((a, b) => a + b) / left.length).toBeLessThan(9);
+  for (const { cause, repair, state } of ways) {
     const isNothingLeft = !state.next.some((n) => n.heldBackBy.length === 0);
-    if (!isNothingLeft) expect(steps).toBeLessThan(16);
     if (repair === null) expect(cause.length).toBeGreaterThan(0);
     else {
       expect(repair).toBe(fault);

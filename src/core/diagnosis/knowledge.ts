@@ -1,3 +1,5 @@
+import { ofStations } from './ofStations';
+
 /**
  * The shapes in which the trade is written down (src/knowledge fills them). Words for strengths and commonness are
  * turned into numbers here, in one place.
@@ -313,7 +315,7 @@ function perKind<T>(kept: PerKind<T>, knowledge: Knowledge, kindId: string, make
 export const repairAccess = (kind: Kind, fault: Fault): string =>
   kind.through?.[`repair:${fault.id}`] ?? fault.repair.access;
 
-/** The checks of a kind, with only the aspects, outcomes and cautions that it has, in the words of its supply; made once. */
+/** The checks of a kind, with only the aspects, outcomes and cautions that it has, in the words of its supply and its stations; made once. */
 export function checksOf(knowledge: Knowledge, kindId: string): Check[] {
   return perKind(kindChecks, knowledge, kindId, wordedChecks);
 }
@@ -332,7 +334,9 @@ function wordedChecks(knowledge: Knowledge, kindId: string): Check[] {
         ...c,
         access: kind?.through?.[c.id] ?? c.access,
         ...(spinsRoll && !headOff ? { spinsRoll } : {}),
-        how: c.how.map((line, i) => inWordsOf(supply, headOff && i === 0 ? `${HEAD_OFF} ${line}` : line)),
+        how: c.how.map((line, i) =>
+          inWordsOf(supply, `${headOff && i === 0 ? `${HEAD_OFF} ` : ''}${ofStations(line, stations)}`),
+        ),
         cautions: cautionsFor(knowledge, kindId, c.cautions).filter((id) => !headOff || !holdsSpin.has(id)),
         aspects: c.aspects.filter(has).map((a) => ({
           ...a,

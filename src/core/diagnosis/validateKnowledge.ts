@@ -1,6 +1,7 @@
 import { accessPath } from './accessCosts';
 import { faultsOf } from './compileKind';
 import { cautionsFor, checksOf, STRENGTHS, type Check, type Knowledge } from './knowledge';
+import { isKey, stationKeys } from './ofStations';
 
 /**
  * Dead ends in the knowledge, one sentence each; an empty list means that it can be used: every id that is named
@@ -50,6 +51,10 @@ export function problemsIn(knowledge: Knowledge, raisedElsewhere: readonly strin
   for (const c of knowledge.checks)
     if (c.madeAfter !== undefined && !checkIds.has(c.madeAfter))
       say(`check ${c.id} is made after ${c.madeAfter}, which is not there`);
+  const anywhere = new Set(knowledge.kinds.flatMap((k) => k.lines.flatMap((l) => l.stations.map((s) => s.id))));
+  for (const c of knowledge.checks)
+    for (const key of c.how.flatMap(stationKeys))
+      if (!isKey(key, anywhere)) say(`check ${c.id} speaks of ${key}, which no kind has`);
 
   for (const kind of knowledge.kinds) {
     const at = (what: string) => `${kind.id}: ${what}`;
@@ -83,6 +88,8 @@ export function problemsIn(knowledge: Knowledge, raisedElsewhere: readonly strin
       for (const fault of check.putsRight ?? [])
         if (!knowledge.faults.some((f) => f.id === fault))
           say(at(`check ${check.id} puts right ${fault}, which is not there`));
+      for (const line of check.how)
+        if (/[{}]/.test(line)) say(at(`check ${check.id} says what cannot be read: ${line}`));
       const outcomes = check.aspects.flatMap((a) => a.outcomes.map((o) => o.id));
       unique(at(`check ${check.id}: outcome`), outcomes);
       for (const aspect of check.aspects) {

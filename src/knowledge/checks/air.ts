@@ -32,7 +32,11 @@ function vacuumAt(condition: string, label: string, onlyWith?: string[]): Aspect
 export const airChecks: CheckText[] = [
   check(
     ['bag-or-bin', 'Bag or bin', 0.3, 'outside'],
-    ['Look at the line on the bin or feel the bag.', 'Is a bag in at all?', 'Empty it before anything else is judged.'],
+    [
+      '{~bin:Look at the line on the bin. }{drum:Look how high it stands in the drum. }{~bag:Feel the bag: full, or dense?}',
+      '{~bag:Is a bag in at all?|What is packed above the line counts too.}',
+      'Empty it before anything else is judged.',
+    ],
     [
       aspect('fill', 'Fill', [
         outcome('below-line', 'below the line'),
@@ -85,8 +89,8 @@ export const airChecks: CheckText[] = [
   check(
     ['inlet-vacuum', 'Sealed vacuum', 3, 'outside'],
     [
-      'Manometer sealed on the machine’s own inlet, hose off: read.',
-      'Add the hose, then the wand, then the head: read each.',
+      'Manometer sealed on the machine’s own inlet{hose:, hose off}: read.',
+      'Add {hose:the hose, then }{wand:the wand, then }the {squeegee-blades:squeegee|head}: read {hose/wand:each|again}.',
       'The piece that loses it holds the clog or the leak.',
     ],
     [
@@ -152,7 +156,7 @@ export const airChecks: CheckText[] = [
   check(
     ['seal-look', 'Seals and gaskets', 1, 'filter-bay'],
     [
-      'Bin lid, filter door and motor seal.',
+      'Look at {~bin:bin lid, }{~bag:bag door, }{lid-gasket/drum-seal/tank-gasket:lid, }filter door and motor seal.',
       'Flat, clean, all round, no dust tracks across.',
       'A dust track is a leak.',
     ],
@@ -170,7 +174,11 @@ export const airChecks: CheckText[] = [
   ),
   check(
     ['cyclone-look', 'Mesh or cyclone', 6, 'filter-bay'],
-    ['Bin apart, shroud off.', 'Look through every cone, brush the mesh.', 'Fine dust past it ends in the filter.'],
+    [
+      'Bin apart{shroud-mesh:, shroud off}.',
+      '{~cyclone:Look through every cone, brush the mesh.|Brush the mesh, look through it against the light.}',
+      'Fine dust past it ends in the filter.',
+    ],
     [
       aspect('cyclone', 'Mesh or cones', [
         outcome('cyclone-clear', 'clear'),

@@ -6,9 +6,9 @@ const PLUG_OUT = ['unplug-before-opening'];
 /** Clutch, wheels, turbine, decks. Minutes: common practice, no source. */
 export const gearChecks: CheckText[] = [
   check(
-    ['second-belt-and-clutch', 'First belt and clutch', 6, 'clutch'],
+    ['second-belt-and-clutch', 'First belt and its pulleys', 6, 'clutch'],
     [
-      'Plug out, clutch side open, note how both belts run.',
+      'Plug out, {clutch-pulleys:clutch|belt} side open, note how both belts run.',
       'Turn each pulley by hand: free, stiff, melted?',
       'Is the first belt whole, the spindle’s track unworn?',
     ],

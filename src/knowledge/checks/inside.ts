@@ -7,7 +7,7 @@ export const insideChecks: CheckText[] = [
     ['sole-plate-look', 'Sole plate off, look', 2, 'sole-plate'],
     [
       'Plug out, machine on its back, sole plate off.',
-      'Hair, objects, belt there, belt whole, on its track.',
+      'Hair, string, objects{~belt:; belt there, whole, on its track}.',
       'Heat marks on the post or the duct.',
     ],
     [

@@ -80,7 +80,7 @@ export const meterChecks: CheckText[] = [
   check(
     ['head-on-test-lead', 'Head on a test lead', 2, 'outside'],
     [
-      'Head off the wand, roll free by hand.',
+      '{wand:Head off the wand|Head’s own plug parted}, roll free by hand.',
       'Feed the head by itself with the fused test lead.',
       'Runs: the fault is before the head.',
     ],
@@ -258,7 +258,7 @@ export const meterChecks: CheckText[] = [
   check(
     ['brush-motor-turn', 'Brush motor turned by hand', 1, 'head'],
     [
-      'Plug out, head open, belt or gears off.',
+      'Plug out, head open{~belt:, belt off}{gears:, gears off}.',
       'Turn the motor by its shaft.',
       'It must run free and even, without grit.',
     ],

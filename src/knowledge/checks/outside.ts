@@ -29,7 +29,7 @@ export const outsideChecks: CheckText[] = [
   ),
   check(
     ['handle-seated', 'Handle pushed home', 0.3, 'outside'],
-    ['Pull and push the handle along the wand.', 'A click and no play is home.', 'Push it home before anything else.'],
+    ['Pull and push the handle along its tube.', 'A click and no play is home.', 'Push it home before anything else.'],
     [
       aspect('seat', 'Handle', [
         outcome('home', 'home'),
@@ -43,11 +43,11 @@ export const outsideChecks: CheckText[] = [
     [
       'Plug out.',
       'Turn the roll with a finger from outside, half a turn each way.',
-      'Feel for the drag of the belt, for grit, for a stop.',
+      'Feel for {~belt:the drag of the belt|an even drag}, for grit, for a stop.',
     ],
     [
       aspect('feel', 'Roll', [
-        outcome('normal-drag', 'turns with the belt’s drag'),
+        outcome('normal-drag', 'turns with an even drag'),
         outcome('free-no-drag', 'no resistance at all'),
         outcome('grates', 'turns but grates'),
         outcome('stiff', 'stiff'),
@@ -200,8 +200,8 @@ export const outsideChecks: CheckText[] = [
   check(
     ['wet-signs', 'Signs of water', 0.5, 'outside'],
     [
-      'Look into head, bin and filter bay with a lamp.',
-      'Mud, mildew, rust on screws, a swollen filter.',
+      'With a lamp, look into the {head-mouth:head|deck}{~bin:, the bin}{~bag:, the bag chamber}{drum:, the drum}{recovery-tank:, the tanks}{~filter/~foam:, the filter bay}.',
+      'Mud, mildew, rust on screws{pre-filter/pre-foam/breather-filter/vac-filter:, a swollen filter}.',
       'Two signs outrank everything else.',
     ],
     [
@@ -220,10 +220,15 @@ export const outsideChecks: CheckText[] = [
         outcome('no-mildew', 'no mildew'),
         outcome('mildew', 'mildew', { raises: ['wet-signs', 'mould-dust'], leak: 0.006 }),
       ]),
-      aspect('filter', 'Filter', [
-        outcome('filter-flat', 'filter flat'),
-        outcome('filter-swollen', 'filter swollen', { raises: ['wet-signs'], leak: 0.006 }),
-      ]),
+      aspect(
+        'filter',
+        'Filter',
+        [
+          outcome('filter-flat', 'filter flat'),
+          outcome('filter-swollen', 'filter swollen', { raises: ['wet-signs'], leak: 0.006 }),
+        ],
+        { onlyWith: ['pre-filter', 'pre-foam', 'breather-filter', 'vac-filter'] },
+      ),
     ],
     { cautions: ['mould-dust'] },
   ),
@@ -320,7 +325,11 @@ export const outsideChecks: CheckText[] = [
   ),
   check(
     ['frame-look', 'Frame, wheels, handle', 1, 'outside'],
-    ['Stand it upright and rock it.', 'Roll the wheels, work the latches.', 'Look for cracks and missing screws.'],
+    [
+      'Stand it upright and rock it.',
+      '{~wheels:Roll the wheels. }{latches:Work the latches.}',
+      'Look for cracks and missing screws.',
+    ],
     [
       aspect('wheels', 'Wheels', [
         outcome('wheels-free', 'free'),

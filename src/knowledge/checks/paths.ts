@@ -233,7 +233,11 @@ export const pathChecks: CheckText[] = [
   ),
   check(
     ['float-free', 'Float', 1, 'outside'],
-    ['Recovery tank open.', 'Lift the float: it must fall back by itself.', 'Foam sleeve on for wet work?'],
+    [
+      '{recovery-tank:Recovery tank|Drum} open.',
+      'Lift the float: it must fall back by itself.',
+      'Foam sleeve on for wet work?',
+    ],
     [
       aspect('float', 'Float', [
         outcome('float-falls', 'falls back'),

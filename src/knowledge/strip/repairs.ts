@@ -35,7 +35,7 @@ const NEW_MOTOR = [
 ];
 const NEW_ROLL = [
   'New roll against the old: length, ends, sprocket',
-  'Caps and bearings carried over or new',
+  '{end-caps:Caps and bearings|Bearings} carried over or new',
   'New roll turned by hand',
 ];
 const NEW_SWITCH = [
@@ -79,12 +79,12 @@ export const repairTexts: Record<string, RepairText> = {
     resets: ['roll-hair'],
     steps: [
       'Hair cut along the groove, away from the hand',
-      'Caps and bearings freed of hair and felt',
+      '{end-caps:Caps and bearings|Bearings} freed of hair and felt',
       'Roll spun in the fingers: runs out by itself',
     ],
   },
   'roll-jammed-by-object': {
-    steps: ['Object out, without levering on the bristles', 'Roll, base and belt looked at for what it broke'],
+    steps: ['Object out, without levering on the bristles', 'Roll{~belt:, belt} and base looked at for what it broke'],
   },
   'bearing-rough': {
     takes: { bearing: 2 },
@@ -107,7 +107,7 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'roll-mouldy': {
     resets: ['bristles'],
-    steps: ['Mask on, roll into a bag', 'Chamber washed and dried', ...NEW_ROLL],
+    steps: ['Mask on, roll into a plastic sack', 'Chamber washed and dried', ...NEW_ROLL],
     materials: ['Mask, gloves'],
   },
   'height-wrong': { steps: ['Height set one step above stalling, pushed'] },
@@ -187,7 +187,9 @@ export const repairTexts: Record<string, RepairText> = {
   'tilt-switch-failed': { steps: [...NEW_SWITCH, 'Lever worked by hand: clicks leaned back, opens upright'] },
   'tilt-switch-stuck-closed': { steps: [...NEW_SWITCH, 'Lever worked by hand: clicks leaned back, opens upright'] },
   'head-board-failed': { steps: NEW_BOARD },
-  'brush-motor-failed': { steps: ['Roll and belt free first: they killed the old one', ...NEW_MOTOR] },
+  'brush-motor-failed': {
+    steps: ['{~belt:Roll and belt free first: they|Roll free first: it} killed the old one', ...NEW_MOTOR],
+  },
   'head-lamp-out': { steps: ['New lamp, not touched by the finger', 'Plug on'] },
   'water-in-head': {
     steps: [
@@ -232,12 +234,15 @@ export const repairTexts: Record<string, RepairText> = {
   'head-mouth-blocked': { steps: ['Taken out by hand or pliers'] },
   'cyclone-plugged': {
     resets: ['cyclone-clean'],
-    steps: ['Mesh and cones cleared with a soft brush', 'Rinsed, set to dry'],
+    steps: ['Mesh{~cyclone: and cones} cleared with a soft brush', 'Rinsed, set to dry'],
     waits: { kind: 'drying', hours: 24, what: 'cyclone' },
   },
   'cones-some-plugged': {
     resets: ['cyclone-clean'],
-    steps: ['Cones cleared from below with a blunt stick', 'Rinsed, set to dry'],
+    steps: [
+      '{~cyclone:Cones cleared from below with a blunt stick|Mesh brushed through from behind}',
+      'Rinsed, set to dry',
+    ],
     waits: { kind: 'drying', hours: 24, what: 'cones' },
   },
   'hose-split': { steps: ['New hose: same ends, same length', 'Both cuffs turned home'] },
@@ -351,7 +356,7 @@ export const repairTexts: Record<string, RepairText> = {
   'remote-unpaired': { steps: ['Button held until they are paired'] },
   'receiver-board-failed': { steps: NEW_BOARD },
   'indicator-misadjusted': {
-    steps: ['Path clean, adjuster turned by a quarter at most', 'Tried with the hose half shut'],
+    steps: ['Path clean, adjuster turned by a quarter at most', 'Tried with the {hose:hose|inlet} half shut'],
   },
   'lamp-dead': { steps: ['New lamp, not touched by the finger'] },
   'battery-worn': { steps: ['New pack: same voltage and chemistry', 'Old one to the battery bin, poles taped'] },
