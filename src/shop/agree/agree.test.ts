@@ -54,6 +54,27 @@ const offer = async (job: number, more: Partial<MakeEstimateDto> = {}) =>
 const agree = async (job: number) => (await readJob(job)).agree;
 
 describe('what is proposed', () => {
+  test('a part that its service is late with is not said to have time', async () => {
+    const job = await found(K2, [
+      { check: 'finger-turn', outcome: 'normal-drag' },
+      { check: 'tilt-switch-ohms', outcome: 'tilt-open' },
+    ]);
+    const exhaust = async () =>
+      (await readProposal(job)).lines.filter((l) => l.fault === 'exhaust-filter-clogged' && l.sort === 'labour');
+    const { machine_id } = await shop.db('job').where({ id: job }).first('machine_id');
+    await shop
+      .db('machine')
+      .where({ id: machine_id })
+      .update({ made_year: new Date().getFullYear() - 2 });
+    const [before] = await exhaust();
+    expect([before!.group, before!.until]).toEqual(['wait', expect.stringMatching(/^\d{4}-\d{2}$/)]);
+    const late = { machine_id, item: 'exhaust-filter', last_done_on: '2020-01-01', due_on: '2021-01-01' };
+    await shop.db('plan').insert(late).onConflict(['machine_id', 'item']).merge();
+    const [line, ...more] = await exhaust();
+    expect([line!.until, more]).toEqual(['', []]);
+    expect(line!.reason).toMatch(/^Service past due since 2021-01-01\. /);
+  });
+
   test('what the service is past due with is offered while the machine is open, and agreed it is work to be done', async () => {
     const job = await found(K2, [
       { check: 'finger-turn', outcome: 'normal-drag' },

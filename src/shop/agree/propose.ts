@@ -134,11 +134,15 @@ export function proposalOf({
         )
       : { jobs: [], steps: [], worthMinor: 0 };
   const chosen = new Set(bundle.jobs);
+  const overdue = (fault: string) => {
+    const since = pastSince(fault, facts);
+    return since ? `Service past due since ${since}. ` : '';
+  };
   for (const e of extras.filter((x) => chosen.has(x.wear.fault)))
     lines.push(
       ...repairLines(e.wear.fault, kind, facts, taken, {
         group: 'now',
-        reason: `Open anyway. ${Math.round(100 * e.chance)} % to fail within a year, and ${money(e.wear.thenMinor)} then.`,
+        reason: `${overdue(e.wear.fault)}Open anyway. ${Math.round(100 * e.chance)} % to fail within a year, and ${money(e.wear.thenMinor)} then.`,
       }),
     );
   const further = way([...must, ...besidesNow(lines), ...bundle.jobs]).filter((s) => !open.has(s.id));
@@ -162,8 +166,9 @@ export function proposalOf({
     lines.push(
       ...repairLines(e.wear.fault, kind, facts, taken, {
         group: 'wait',
-        reason: `Doing it now saves ${money(Math.round(e.chance * e.wear.thenMinor))} on the average and costs ${money(e.nowMinor)}.`,
-        until: addDays(today, Math.round(e.remaining / DAY_YEARS)).slice(0, 7),
+        reason: `${overdue(e.wear.fault)}Doing it now saves ${money(Math.round(e.chance * e.wear.thenMinor))} on the average and costs ${money(e.nowMinor)}.`,
+        // What its service is late with is not said to have time.
+        ...(overdue(e.wear.fault) ? {} : { until: addDays(today, Math.round(e.remaining / DAY_YEARS)).slice(0, 7) }),
       }),
     );
     openFor(e.wear.fault, e.wear.label);
@@ -277,6 +282,13 @@ const isSeenFine = (fault: string, { findings }: JobFacts): boolean =>
         .find((c) => c.id === f.check)
         ?.aspects.some((a) => a.outcomes.some((o) => o.proves?.includes(fault)) && a.outcomes[0]!.id === f.outcome),
   );
+
+/** Since when a machine's service is late with a new part that ends a fault; null when it is not, or was looked at and is fine. */
+function pastSince(fault: string, facts: JobFacts): string | null {
+  const isRenewal = (item: string) => planItem(item)?.partShare === 1 && planItem(item)!.repairs.includes(fault);
+  const late = facts.service.find(({ item, state, said }) => state === 'past' && said === null && isRenewal(item));
+  return late && !isSeenFine(fault, facts) ? late.dueOn : null;
+}
 
 /**
  * What the service of the machine is past due with and takes no part, as the repair that does it, with every repair that does it
