@@ -12,6 +12,9 @@ test.each(kinds)('%s is drawn with its own stations and accesses, inside its squ
   expect(Object.keys(drawing.at).filter((s) => !stations.has(s))).toEqual([]);
   expect([...Object.keys(drawing.screws), ...Object.keys(drawing.lifts)].filter((a) => !accesses.has(a))).toEqual([]);
   for (const shape of drawing.shapes) {
+    if (shape.station) expect(stations).toContain(shape.station);
+    // What turns is drawn as a part that the machine has: no belt where there is none.
+    if (shape.as === 'drive') expect([shape.station, shape.d]).toEqual([expect.any(String), shape.d]);
     if (shape.layer) expect(accesses).toContain(shape.layer);
     expect(shape.d).not.toMatch(/NaN|Infinity|undefined/);
     expect(shape.d).toMatch(/^M/);

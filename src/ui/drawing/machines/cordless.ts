@@ -1,4 +1,4 @@
-import { bar, belt, box, circle, foam, layer, motor, path, roll, station, tube, wheel, type Drawing } from '../shapes';
+import { bar, box, circle, foam, layer, motor, path, roll, station, tube, wheel, type Drawing } from '../shapes';
 
 /** Kind 9: motor, bin and pack in the hand, a thin wand, a low head. */
 export const stick: Drawing = {
@@ -34,7 +34,8 @@ export const stick: Drawing = {
       ...station('brush-motor', box('part', 106, 404, 40, 22, 5), box('cut', 113, 408, 24, 14, 2)),
       ...station('head-board', path('part', 'M112 396h30v5h-30Z')),
     ),
-    belt(112, 416, 5, 66, 416, 11),
+    // Straight from the motor into the sleeve of the roll: there is no belt.
+    ...station('sleeve-bearing', path('drive', 'M66 416H106')),
     ...station('wheels', ...wheel(160, 428, 10)),
     path('air', 'M66 432C80 404 108 398 128 392L292 166M236 172C250 162 270 150 284 140H300M352 130H360'),
   ],
