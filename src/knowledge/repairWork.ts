@@ -10,14 +10,16 @@ const faultById = new Map(knowledge.faults.map((f) => [f.id, f]));
 const SMELLS = 'bad-smell';
 const DISINFECTED = {
   id: 'disinfect',
-  label: 'Where it smelled: disinfected, wiped clear, dried fully',
+  label: 'Where it smelled: disinfected, wiped clear',
   minutes: 2,
   cautions: ['chemicals', 'dry-before-run'],
 };
+/** The step of a repair that puts something to dry, or a new part before what smelled: it is disinfected before. */
+const DRIES_OR_CLOSES = /\bdr(y|ied)\b|^New\b/i;
 
 /**
- * What the repair of a fault does on a kind, once its access lies open, in words of the parts that it has: its own steps share its minutes
- * evenly.
+ * What the repair of a fault does on a kind, once its access lies open, in words of the parts that it
+ * has: its own steps share its minutes evenly.
  * @param complaints what the machine is here for: a smell asks for more than its cause
  * @throws RangeError for a fault that the kind does not have
  */
@@ -29,21 +31,18 @@ export function repairWorkOf(kindId: string, faultId: string, complaints: readon
   const kind = kindById(kindId);
   const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
   const smelled = complaints.includes(SMELLS) && fault.complaints.some((c) => c.complaint === SMELLS);
-  return {
-    fault: faultId,
-    access: repairAccess(kind, fault),
-    steps: [
-      ...steps.map((label, i) => ({
-        id: String(i + 1),
-        label: ofStations(label, stations),
-        minutes: Math.round((10 * fault.repair.minutes) / steps.length) / 10,
-        // Where it can hurt stands at the first step: it is read before anything is touched.
-        cautions: i === 0 ? (fault.repair.cautions ?? []) : [],
-        stations: [placed.station],
-      })),
-      ...(smelled ? [{ ...DISINFECTED, stations: [placed.station] }] : []),
-    ],
-  };
+  const own = steps.map((label, i) => ({
+    id: String(i + 1),
+    label: ofStations(label, stations),
+    minutes: Math.round((10 * fault.repair.minutes) / steps.length) / 10,
+    cautions: [] as string[],
+    stations: [placed.station],
+  }));
+  const before = own.findIndex((s) => DRIES_OR_CLOSES.test(s.label));
+  if (smelled) own.splice(before < 0 ? own.length : before, 0, { ...DISINFECTED, stations: [placed.station] });
+  // Where it can hurt stands at the first step: it is read before anything is touched.
+  own[0]!.cautions = [...new Set([...(fault.repair.cautions ?? []), ...own[0]!.cautions])];
+  return { fault: faultId, access: repairAccess(kind, fault), steps: own };
 }
 
 /** Behind the same cover: what carries other parts after what is made new in it, what runs over both last. Common practice, no source. */

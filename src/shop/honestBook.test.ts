@@ -58,7 +58,11 @@ describe('plans', () => {
     for (const step of ['filter-lid', 'filter-out'])
       await stripStep(shop.person, job, { ...(await base(job)), step, state: 'done' });
     await tickRebuild(shop.person, job, { ...(await base(job)), step: 'filters-clean', done: true });
+    const doneHere = async () => (await readJob(job)).service.filter((l) => l.done).map((l) => l.item);
+    expect(await doneHere()).toEqual([]);
     await markRepaired(shop.person, job, { ...(await base(job)), fault: 'filter-clogged', done: true });
+    // Said where it is done, not only when the machine has gone.
+    expect(await doneHere()).toEqual(['pre-filter-wash']);
     await toHandBack(shop.person, job);
     await end(job, { faults: ['filter-clogged'] });
     expect((await plan(job, 'pre-filter-wash'))!.lastDoneOn).not.toBeNull();

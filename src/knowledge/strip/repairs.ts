@@ -406,7 +406,7 @@ export const repairTexts: Record<string, RepairText> = {
   'mounts-perished': { steps: ['New mounts, or one cut to size and written down as improvised'] },
   'bristle-strip-worn': { steps: ['Old strip slid out, groove cleaned', 'New strip in, or re-bristled'] },
   'motor-wet': {
-    steps: ['Rinsed clean where dirty, opened, set to dry', 'Insulation measured when dry'],
+    steps: ['Rinsed clean where dirty', 'Opened and set to dry', 'Insulation measured when dry'],
     waits: { kind: 'drying', hours: 24, what: 'motor' },
   },
   'pump-failed': { steps: ['Hoses marked, old pump out', 'New pump in, primed'] },

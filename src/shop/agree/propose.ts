@@ -286,7 +286,7 @@ const isSeenFine = (fault: string, { findings }: JobFacts): boolean =>
 /** Since when a machine's service is late with a new part that ends a fault; null when it is not, or was looked at and is fine. */
 function pastSince(fault: string, facts: JobFacts): string | null {
   const isRenewal = (item: string) => planItem(item)?.partShare === 1 && planItem(item)!.repairs.includes(fault);
-  const late = facts.service.find(({ item, state, said }) => state === 'past' && said === null && isRenewal(item));
+  const late = facts.service.find((l) => l.state === 'past' && !l.done && l.said === null && isRenewal(l.item));
   return late && !isSeenFine(fault, facts) ? late.dueOn : null;
 }
 
@@ -296,12 +296,12 @@ function pastSince(fault: string, facts: JobFacts): string | null {
  */
 function pastDue(kind: Kind, facts: JobFacts): { fault: string; dueOn: string; doneBy: string[] }[] {
   if (facts.complaints.length === 0) return [];
-  return facts.service.flatMap(({ item, state, said, dueOn }) => {
+  return facts.service.flatMap(({ item, state, done, said, dueOn }) => {
     const due = planItem(item);
     // What is measured says itself what it asks for.
     if (!due || due.reading) return [];
     const fault = due.repairs.find((f) => kind.id in (faultById(f)?.kinds ?? {}) && isCleaning(f));
-    return state === 'past' && said === null && dueOn !== null && fault && !isSeenFine(fault, facts)
+    return state === 'past' && !done && said === null && dueOn !== null && fault && !isSeenFine(fault, facts)
       ? [{ fault, dueOn, doneBy: due.repairs }]
       : [];
   });

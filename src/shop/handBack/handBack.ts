@@ -8,11 +8,11 @@ import type { Kind } from '@/core/diagnosis/knowledge';
 import { stepsApart } from '@/core/strip/wayBack';
 import { faultLabel, knowledge } from '@/knowledge';
 import { endings } from '@/knowledge/counter';
-import { planItemsOn, type PlanItem } from '@/knowledge/plans';
+import { planItemsOn } from '@/knowledge/plans';
 import { everyone } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
-import type { JobFacts } from '../jobView/dto';
-import { partsOfJob, type WrittenFacts } from '../jobView/jobFacts';
+import type { WrittenFacts } from '../jobView/jobFacts';
+import { isDoneHere } from '../jobView/doneHere';
 import { repairedIn } from '../jobView/repairsOf';
 import { foretold } from '../odds/odds';
 import { refreshPlans } from '../plans/refreshPlans';
@@ -77,7 +77,7 @@ export const handBack = jobDeed({
     });
     if (ending.id === 'scrapped')
       await updateMachine(db, machineId, { scrapped_on: dayInZone(new Date(), state.shop.zone) });
-    await resetPlans(scene, { ...facts, repaired, parts: await partsOfJob(db, state) });
+    await resetPlans(scene, { ...facts, repaired });
     if (practice) tell('note', `Practice: hidden were ${practice.faults.map(faultLabel).join(', ')}. Not counted.`);
     const found = [...faults.map(faultLabel), ...(words ? [words] : [])].join(', ');
     const sentences = [
@@ -134,32 +134,11 @@ function faultProblems(kind: Kind, faults: string[]): FieldProblem[] {
     .map((id) => ({ field: 'faults', message: `${kind.id} has no fault ${id}.` }));
 }
 
-/**
- * What this job counts as done, by a deed that did it: a part of the item's group at its station, a repair, a look, a proof,
- * or the item itself ticked. A tick of the rebuild does nothing: a filter that is back was not washed.
- */
-export function isDoneBy(item: PlanItem, job: WrittenFacts & Pick<JobFacts, 'parts'>): boolean {
-  const station = item.stations[job.machine.kind];
-  return (
-    // What was only measured is no newer than it was.
-    (!item.reading?.wear && job.service.some((s) => s.item === item.id && s.said === 'done')) ||
-    job.fitted.some(
-      (f) => f.station === station && job.parts.some((p) => p.code === f.code && item.parts.includes(p.group)),
-    ) ||
-    job.repaired.some((id) => item.repairs.includes(id)) ||
-    job.findings.some((f) => !f.revoked && item.checks?.includes(f.check)) ||
-    job.proofs.some((p) => p.result === 'pass' && item.proofs?.includes(p.item))
-  );
-}
-
 /** What was done counts from today, what was found worn or left is looked at again; the rest stays as it was known. */
-async function resetPlans(
-  { db, machineId, state, kind }: DeedScene,
-  job: WrittenFacts & Pick<JobFacts, 'parts'>,
-): Promise<void> {
+async function resetPlans({ db, machineId, state, kind }: DeedScene, job: WrittenFacts): Promise<void> {
   const today = dayInZone(new Date(), state.shop.zone);
   const items = planItemsOn(kind.id, job.machine.droppedStations);
-  const done = items.filter((item) => isDoneBy(item, job));
+  const done = items.filter((item) => isDoneHere(item, kind.id, { ...state, repaired: job.repaired }));
   await putPlansDone(
     db,
     machineId,

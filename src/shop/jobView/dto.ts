@@ -187,6 +187,8 @@ export interface ServiceLine {
   by: DueBy;
   /** Its people do it themselves between visits; here it is done with the rest. */
   byItsPeople: boolean;
+  /** Done at this visit: said to be, or by a repair, a part, a look or a proof that does it. */
+  done: boolean;
   /** What was said of it at this visit; null while nothing was. */
   said: 'done' | 'worn' | 'left' | null;
   words: string;

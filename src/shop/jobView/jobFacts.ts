@@ -10,6 +10,7 @@ import { dayInZone } from '../settings/day';
 import { beforeNow } from '../finding/beforeNow';
 import { bridgedOn } from './bridgedOn';
 import { caseOfJob, firstChecksOf, keyOfCase } from './caseOfJob';
+import { isDoneHere } from './doneHere';
 import type { JobFacts } from './dto';
 import { isOwnPart } from './ownPart';
 import { proofViews } from './proofItems';
@@ -52,7 +53,7 @@ export function factsOf(state: JobState): WrittenFacts {
   const found = [...bench.proved, ...state.openFaults.map((f) => f.fault), ...agreed.faults];
   const repaired = repairedIn(kind, state, new Set(found));
   const bridged = bridgedOn(kind, state);
-  const service = serviceList(kind, state, today);
+  const service = serviceList(kind, state, today, (item) => isDoneHere(item, kind.id, { ...state, repaired }));
   const agree = agreeOf(state, agreed, bench.proved, repaired);
   // What the owner did not want is neither opened for nor mended; what was agreed besides is.
   const toMend = [...bench.proved.filter((f) => !agree.notWanted.includes(f)), ...agree.besides];

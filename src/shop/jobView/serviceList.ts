@@ -4,7 +4,7 @@ import { isPlanned, type MachineUse } from '@/core/service/planDue';
 import type { JobState } from '@/data/jobState';
 import type { PlanRow } from '@/data/plans';
 import { ordinaryUseOf } from '@/knowledge/ordinaryUse';
-import { planItemsOn } from '@/knowledge/plans';
+import { planItemsOn, type PlanItem } from '@/knowledge/plans';
 import type { ServiceLine } from './dto';
 
 /** Due within so many days counts as due now: the machine is here. Common practice, no source. */
@@ -28,8 +28,14 @@ export interface Serviced {
  * What a visit of this machine has on its list: what it came for first, then what is past due, then what nobody knows, then what falls due soon, then the
  * rest. What may fall due within a month by its interval is soon.
  * @param today in the shop's zone, ISO 8601
+ * @param isDone whether an item was done at this visit
  */
-export function serviceList(kind: Kind, of: Serviced, today: string): ServiceLine[] {
+export function serviceList(
+  kind: Kind,
+  of: Serviced,
+  today: string,
+  isDone: (item: PlanItem) => boolean,
+): ServiceLine[] {
   const { job, plans, model, machine, customer, shop, service, serviceReadings, readBefore } = of;
   const known = new Map(plans.map((p) => [p.item, p]));
   const soon = addDays(today, SOON_DAYS);
@@ -65,6 +71,7 @@ export function serviceList(kind: Kind, of: Serviced, today: string): ServiceLin
         late: plan?.due_late ?? null,
         by: plan?.due_by ?? 'days',
         byItsPeople: item.byItsPeople === true,
+        done: isDone(item),
         said: said?.state ?? null,
         words: said?.words ?? '',
         lookAgainOn: said ? said.look_again_on : (plan?.look_again_on ?? null),

@@ -16,6 +16,7 @@ const line = (kind: string, item: string): ServiceLine => ({
   late: null,
   by: 'days',
   byItsPeople: false,
+  done: false,
   said: null,
   words: '',
   lookAgainOn: null,

@@ -81,8 +81,8 @@ export function MachinePast({ desk }: { desk: JobDesk }) {
 function StillOpen({ job }: { job: JobFacts }) {
   // A visit has them all on its list.
   const onList = job.visit === '' ? job.service : [];
-  const past = onList.filter((s) => s.state === 'past' && s.said !== 'done');
-  const unknown = onList.filter((s) => s.state === 'unknown' && s.said !== 'done');
+  const past = onList.filter((s) => s.state === 'past' && !s.done);
+  const unknown = onList.filter((s) => s.state === 'unknown' && !s.done);
   if (job.openFaults.length + past.length + unknown.length === 0) return null;
   return (
     <div className={styles.lines}>
