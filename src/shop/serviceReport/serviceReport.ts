@@ -122,7 +122,9 @@ function details({ item, readings, words, lookAgainOn }: ServiceLine, pictures: 
 
 /** While the job is open nothing was reset: what is said to be done here is not due any more. */
 function nextRows(plans: readonly PlanRow[], job: JobFacts, today: string): string[][] {
-  const doneHere = new Set(job.closedAt ? [] : job.service.filter((l) => l.done || l.said === 'done').map((l) => l.item));
+  const doneHere = new Set(
+    job.closedAt ? [] : job.service.filter((l) => l.done || l.said === 'done').map((l) => l.item),
+  );
   return plans
     .flatMap((p) => {
       if (p.due_on === null || doneHere.has(p.item)) return [];
