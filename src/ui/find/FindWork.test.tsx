@@ -39,6 +39,25 @@ test('the page shows its facts before its odds are there, and proposes nothing u
   expect(bench().textContent).toContain(first.label);
 });
 
+test('what is proved stands there before its odds, so that nothing below it moves when they come', async () => {
+  furnishBrowser();
+  const found = jobInFind([{ check_id: 'tilt-switch-ohms', outcome: 'tilt-open' }]);
+  expect(found.facts.proved).toEqual(['tilt-switch-failed']);
+  let tell!: (odds: typeof found.odds) => void;
+  function Found({ told }: { told: Parameters<typeof useJob>[1] }) {
+    const desk = useJob(found.facts, told);
+    return <FindWork desk={desk} onLook={() => {}} onDone={() => {}} station={null} onStation={() => {}} />;
+  }
+  stand(<Found told={new Promise((done) => (tell = done))} />);
+  await settle();
+  expect(screen.getByText('Cause proved: Tilt switch failed.')).toBeTruthy();
+  expect(screen.getByText(/is being reckoned/).textContent).not.toMatch(/%/);
+  expect(screen.getByRole('button', { name: /To Agree/ })).toBeTruthy();
+  await act(async () => tell(found.odds));
+  expect(screen.getByText('Cause proved: Tilt switch failed.')).toBeTruthy();
+  expect(screen.getByText(/is gone with/).textContent).toMatch(/\d %/);
+});
+
 test('after a press an old proposal takes no answer: a key pressed then falls on nothing', async () => {
   const { sent, answer } = furnishBrowser();
   let giveOdds!: (odds: typeof after.odds) => void;

@@ -103,7 +103,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
           </div>
         </Notice>
       )}
-      {assessment && (
+      {!desk.problem && (
         <Proved desk={desk} odds={assessment} next={proposed} disabled={busy} onDone={closed ? null : onDone} />
       )}
       <div className={styles.columns}>

@@ -1,6 +1,7 @@
 'use client';
 
 import { useHotkeys } from 'react-hotkeys-hook';
+import { repairOf } from '@/core/diagnosis/doing';
 import type { AssessmentView } from '@/shop/finding/dto';
 import { FoundPictures } from '../job/FoundPictures';
 import type { JobDesk } from '../job/useJob';
@@ -14,7 +15,8 @@ import { Words } from '../parts/Words';
 
 interface Props {
   desk: JobDesk;
-  odds: AssessmentView;
+  /** Null while they are worked out: what is proved stands there already, so that nothing below it moves when they come. */
+  odds: AssessmentView | null;
   /** What is put forward next, when the finding is not at its end. */
   next: string | null;
   disabled: boolean;
@@ -25,26 +27,47 @@ interface Props {
 export function Proved({ desk, odds, next, disabled, onDone }: Props) {
   const { job } = desk;
   if (job.complaints.length === 0)
-    return <FoundAtVisit desk={desk} isMain={next === null} disabled={disabled} onDone={onDone} />;
-  const causes = [...new Set(odds.explained.flatMap((e) => e.by))];
-  if (causes.length === 0 || odds.explained.some((e) => e.by.length === 0)) return null;
+    return <FoundAtVisit desk={desk} isMain={odds !== null && next === null} disabled={disabled} onDone={onDone} />;
+  const explained = odds?.explained ?? job.complaints.map((complaint) => ({ complaint, by: bringing(complaint, job) }));
+  const causes = [...new Set(explained.flatMap((e) => e.by))];
+  if (causes.length === 0 || explained.some((e) => e.by.length === 0)) return null;
   const held = heldPower(job);
-  const least = odds.explained.reduce((a, b) => (b.gone < a.gone ? b : a));
-  const gone = `After that “${complaintLabel(least.complaint).toLowerCase()}” is gone with ${percent(least.gone)}`;
-  const look = next ? doingOf(job.machine.kind, next) : null;
   const bystanders = job.proved.filter((id) => !causes.includes(id));
   return (
     <Notice title={`Cause proved: ${causes.map(faultLabel).join(', ')}.`}>
       <Words>
-        {causes.map((id) => faultOf(id)?.repair.label).join('; ')}. {gone}
-        {odds.finished ? '.' : look ? `: “${look.label}” is worth its minutes before it is closed.` : '.'}
+        {causes.map((id) => faultOf(id)?.repair.label).join('; ')}. {odds ? goneWith(odds, job, next) : RECKONING}
         {bystanders.length > 0 && ` Also found: ${bystanders.map(faultLabel).join(', ').toLowerCase()}.`}
         {held && ` It is not run before it is made safe: ${held}.`}
       </Words>
-      {onDone && <FoundPictures desk={desk} faults={[...causes, ...bystanders]} />}
-      {onDone && <GoOn isMain={odds.finished} disabled={disabled} onDone={onDone} />}
+      {onDone && (
+        <div className={styles.ways}>
+          <FoundPictures desk={desk} faults={[...causes, ...bystanders]} />
+          <GoOn isMain={odds?.finished ?? false} disabled={disabled} onDone={onDone} />
+        </div>
+      )}
     </Notice>
   );
+}
+
+const RECKONING =
+  'How surely what it came for is gone with that, and whether a second look is worth it, is being reckoned.';
+
+/** What is proved and can bring a complaint on, before the odds tell how much of it it stands for. */
+const bringing = (complaint: string, { proved, findings }: JobDesk['job']) =>
+  proved
+    .filter((id) =>
+      faultOf(id)?.complaints.some((c) => c.complaint === complaint && !['never', 'rarely'].includes(c.strength)),
+    )
+    // Repaired, and complained of still: that was not it.
+    .filter((id) => !findings.some((f) => !f.revoked && f.check === repairOf(id) && f.outcome === 'remains'));
+
+function goneWith(odds: AssessmentView, job: JobDesk['job'], next: string | null): string {
+  const least = odds.explained.reduce((a, b) => (b.gone < a.gone ? b : a));
+  const look = !odds.finished && next ? doingOf(job.machine.kind, next) : null;
+  return `After that “${complaintLabel(least.complaint).toLowerCase()}” is gone with ${percent(least.gone)}${
+    look ? `: “${look.label}” is worth its minutes before it is closed.` : '.'
+  }`;
 }
 
 /** What was found though nothing was complained of. */
@@ -61,8 +84,12 @@ function FoundAtVisit({
       <Words>
         {proved.map((id) => faultOf(id)?.repair.label).join('; ')}. It was not complained of: its owner is asked first.
       </Words>
-      {onDone && <FoundPictures desk={desk} faults={proved} />}
-      {onDone && <GoOn isMain={isMain} disabled={disabled} onDone={onDone} />}
+      {onDone && (
+        <div className={styles.ways}>
+          <FoundPictures desk={desk} faults={proved} />
+          <GoOn isMain={isMain} disabled={disabled} onDone={onDone} />
+        </div>
+      )}
     </Notice>
   );
 }
