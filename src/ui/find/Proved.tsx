@@ -35,7 +35,7 @@ export function Proved({ desk, odds, next, disabled, onDone }: Props) {
   const bystanders = job.proved.filter((id) => !causes.includes(id));
   return (
     <Notice title={`Cause proved: ${causes.map(faultLabel).join(', ')}.`}>
-      <Words>
+      <Words className={styles.told}>
         {causes.map((id) => faultOf(id)?.repair.label).join('; ')}. {odds ? goneWith(odds, job, next) : RECKONING}
         {bystanders.length > 0 && ` Also found: ${bystanders.map(faultLabel).join(', ').toLowerCase()}.`}
         {held && ` It is not run before it is made safe: ${held}.`}
