@@ -17,7 +17,7 @@ export const raisedAtTheBench: string[] = [
 export const careLines: { kinds: string[]; afterFaults?: string[]; flooded?: true; text: string }[] = [
   {
     kinds: kindsWith('bin', 'bin-or-bag', 'bag', 'outer-bag'),
-    text: 'Empty the bin or change the bag before it reaches the line. A full bin is the first cause of heat.',
+    text: '{bin-or-bag:Empty the bin or change the bag}{bin:Empty the bin}{bag/outer-bag:Change the bag} before it reaches the line. Full, it is the first cause of heat.',
   },
   {
     kinds: kindsWith('pre-filter', 'pre-foam'),
@@ -35,7 +35,7 @@ export const careLines: { kinds: string[]; afterFaults?: string[]; flooded?: tru
   {
     kinds: kindsWith('roll', 'fan'),
     afterFaults: ['roll-jammed-by-object', 'head-mouth-blocked', 'fan-broken'],
-    text: 'Pick up screws, coins and stones by hand. What rattles in goes through the fan or into the roll.',
+    text: 'Pick up screws, coins and stones by hand. What rattles in goes {roll:into the roll or through the fan|through the fan}.',
   },
   {
     kinds: kindsWith('flat-belt', 'primary-belt'),
@@ -52,7 +52,7 @@ export const careLines: { kinds: string[]; afterFaults?: string[]; flooded?: tru
   {
     kinds: kindsWith('cut-out'),
     afterFaults: ['thermal-cutout-open', 'filter-clogged', 'hose-clogged', 'felt-clogged'],
-    text: 'If it stops by itself, plug out, empty it, look at the filter and let it cool. Do not reset it again and again.',
+    text: 'If it stops by itself, plug out, empty it, {~filter/~foam:look at the filter|look at the bag} and let it cool. Do not reset it again and again.',
   },
   {
     kinds: kindsWith('cord'),

@@ -1,6 +1,8 @@
 import { checksOf } from '@/core/diagnosis/knowledge';
+import { ofStations } from '@/core/diagnosis/ofStations';
 import { knowledge } from '.';
-import { repairWorkOf } from './repairWork';
+import { careLines } from './bench';
+import { doneWords, repairNeeds, repairWorkOf } from './repairWork';
 
 /**
  * Words of a text → what the id of a station that is meant by them has in it. Written down by itself, not taken from the keys
@@ -40,9 +42,30 @@ describe.each(knowledge.kinds.map((k) => [k.id, k] as const))(
       expect(strange(checksOf(knowledge, id).flatMap((c) => c.how))).toEqual([]);
     });
 
+    test('in what its owner is told', () => {
+      const told = careLines
+        .filter((l) => l.kinds.includes(id))
+        .map((l) => ofStations(l.text, new Set(own.split(' '))));
+      expect(strange(told)).toEqual([]);
+    });
+
     test('in its repairs', () => {
       const faults = knowledge.faults.filter((f) => id in f.kinds);
       expect(strange(faults.flatMap((f) => repairWorkOf(id, f.id).steps.map((s) => s.label)))).toEqual([]);
     });
   },
 );
+
+test('a repair that may be done with a new part or without says which it was', () => {
+  const on = (group: string, station = 'pre-filter') =>
+    doneWords('stick-cordless', 'filter-clogged', [{ station, group }]);
+  expect(doneWords('stick-cordless', 'filter-clogged', [])).toBe('Pre-motor filter washed');
+  expect(on('filter')).toBe('New pre-motor filter');
+  // Another filter, or another part in its place, is not this one.
+  expect([on('filter', 'exhaust-foam'), on('seal')]).toEqual(Array(2).fill('Pre-motor filter washed'));
+  expect(doneWords('stick-cordless', 'roll-bound-by-hair', [])).toBe('Cut the hair off roll and caps');
+  const open = knowledge.faults.filter(
+    (f) => / (or|and) (renew|replace|fit)\b/i.test(f.repair.label) && f.repair.parts,
+  );
+  expect(open.filter((f) => !repairNeeds(f.id).did).map((f) => f.id)).toEqual([]);
+});

@@ -69,6 +69,24 @@ export function repairNeeds(faultId: string): Omit<RepairText, 'steps'> {
   return needs;
 }
 
+/**
+ * What was done of a repair, in words. One that may be done with a new part or without says which it was: a filter that was
+ * washed is not new.
+ * @param fitted what was fitted at this visit, with its group; null for a part that is on no list
+ */
+export function doneWords(
+  kindId: string,
+  faultId: string,
+  fitted: readonly { station: string; group: string | null }[],
+): string {
+  const { kinds, repair } = faultById.get(faultId)!;
+  const { did } = repairNeeds(faultId);
+  const isRenewed = fitted.some(
+    (p) => p.station === kinds[kindId]?.station && p.group !== null && repair.parts?.includes(p.group),
+  );
+  return did ? did[isRenewed ? 0 : 1] : repair.label;
+}
+
 /** How many parts of a group these repairs take together; one when none of them says. */
 export function takenBy(faultIds: readonly string[], group: string): number {
   return Math.max(1, ...faultIds.map((id) => repairNeeds(id).takes?.[group] ?? 1));

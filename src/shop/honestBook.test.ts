@@ -63,6 +63,9 @@ describe('plans', () => {
     await markRepaired(shop.person, job, { ...(await base(job)), fault: 'filter-clogged', done: true });
     // Said where it is done, not only when the machine has gone.
     expect(await doneHere()).toEqual(['pre-filter-wash']);
+    const told = await shop.db('timeline').where({ job_id: job, what: 'repaired' }).pluck('text');
+    expect(told).toEqual(['Pre-motor filter clogged: Pre-motor filter washed']);
+    expect((await careSheet(job)).mended).toEqual(['Pre-motor filter washed']);
     await toHandBack(shop.person, job);
     await end(job, { faults: ['filter-clogged'] });
     expect((await plan(job, 'pre-filter-wash'))!.lastDoneOn).not.toBeNull();

@@ -13,6 +13,8 @@ export interface RepairText {
   resets?: string[];
   /** It starts this clock when the last of its steps is done. */
   waits?: StepWait;
+  /** What was done, where a new part is a matter of choice: with one, and without. */
+  did?: [renewed: string, kept: string];
 }
 
 const NEW_BELT = [
@@ -150,6 +152,7 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'cord-damaged': { steps: NEW_CORD },
   'cord-broken-at-grip': {
+    did: ['New cord', 'Cord shortened at the grip'],
     roles: { cord: 'choice' },
     steps: [
       'Cord cut back behind the break',
@@ -200,6 +203,7 @@ export const repairTexts: Record<string, RepairText> = {
     waits: { kind: 'drying', hours: 24, what: 'head' },
   },
   'filter-clogged': {
+    did: ['New pre-motor filter', 'Pre-motor filter washed'],
     resets: ['pre-filter-wash'],
     roles: { filter: 'choice' },
     steps: WASH,
@@ -252,8 +256,8 @@ export const repairTexts: Record<string, RepairText> = {
     steps: ['New neck hose on the lower port, then the upper', 'No fold when the handle is leaned back'],
   },
   'changeover-leaking': { steps: ['Flap and face wiped', 'Spring hooked in, flap shuts by itself'] },
-  'seal-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
-  'bin-gasket-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
+  'seal-leaking': { did: ['New motor seal', 'Motor seal seated'], roles: { seal: 'choice' }, steps: NEW_SEAL },
+  'bin-gasket-leaking': { did: ['New bin gasket', 'Bin gasket seated'], roles: { seal: 'choice' }, steps: NEW_SEAL },
   'pre-filter-disintegrated': {
     resets: ['pre-filter-new'],
     steps: ['Crumbs out of the motor inlet with the bench vacuum', ...NEW_FILTER],
@@ -430,11 +434,16 @@ export const repairTexts: Record<string, RepairText> = {
   'swivel-neck-cracked': { steps: ['New neck, its gaskets in', 'Swivels without a gap'] },
   'handle-gasket-leaking': { steps: NEW_SEAL },
   'breather-clogged': {
+    did: ['New breather filter', 'Breather filter cleaned'],
     roles: { filter: 'choice' },
     steps: ['Breather washed and dried, or new'],
     waits: { kind: 'drying', hours: 24, what: 'breather filter' },
   },
-  'emptying-shoe-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
+  'emptying-shoe-leaking': {
+    did: ['New seal of the emptying shoe', 'Emptying shoe seated'],
+    roles: { seal: 'choice' },
+    steps: NEW_SEAL,
+  },
   'ingest-bar-missing': { steps: ['New bar in its hooks'] },
   'neck-clogged': { steps: CLEAR },
   'mesh-matted': {
@@ -450,7 +459,7 @@ export const repairTexts: Record<string, RepairText> = {
     steps: ['Motor dried', 'Foam sleeve on for wet work'],
     waits: { kind: 'drying', hours: 24, what: 'motor' },
   },
-  'drum-seal-leaking': { roles: { seal: 'choice' }, steps: NEW_SEAL },
+  'drum-seal-leaking': { did: ['New drum seal', 'Drum seal seated'], roles: { seal: 'choice' }, steps: NEW_SEAL },
   'drain-leaking': { steps: ['New drain cap or seal, filled with water: no drop'] },
   'solution-stale': { steps: ['Drained and rinsed twice', 'Lid left open; operator shown'] },
   'tank-screen-blocked': { resets: ['solution-screen'], steps: ['Screen brushed and rinsed'] },
@@ -466,6 +475,7 @@ export const repairTexts: Record<string, RepairText> = {
   'tank-cracked': { steps: ['Fittings carried over', 'New tank filled: no drop'] },
   'solution-joint-leaking': { roles: { hose: 'choice' }, steps: ['Tube cut back square', 'Joint pushed home, clip'] },
   'squeegee-worn': {
+    did: ['New squeegee blades', 'Squeegee blades turned to a fresh edge'],
     resets: ['squeegee-turn'],
     roles: { squeegee: 'choice' },
     steps: ['Each blade to a fresh edge, or new', 'Edge in use written down'],
@@ -475,18 +485,19 @@ export const repairTexts: Record<string, RepairText> = {
   'inlet-blocked': { resets: ['inlets-clear'], steps: CLEAR },
   'inlet-rear-blocked': { resets: ['inlets-clear'], steps: CLEAR },
   'vac-hose-damaged': {
+    did: ['New hose', 'Hose cleared'],
     resets: ['hose-wash'],
     roles: { hose: 'choice' },
     steps: ['Hose cleared, or a new one to both cuffs'],
   },
-  'lid-gasket-off': { roles: { seal: 'choice' }, steps: NEW_SEAL },
+  'lid-gasket-off': { did: ['New lid gasket', 'Lid gasket seated'], roles: { seal: 'choice' }, steps: NEW_SEAL },
   'vac-filter-lid-warped': { resets: ['vac-filter-look'], steps: ['New lid flat on its seat'] },
   'float-fouled': { resets: ['float-clean'], steps: ['Float and cage rinsed, ball moves'] },
   'float-shut': { resets: ['float-clean'], steps: ['Float freed, moves by its weight'] },
   'recovery-full': { steps: ['Emptied and rinsed, lid left open'] },
   'intake-screen-blocked': { resets: ['intake-screen'], steps: ['Screen brushed dry, no running water'] },
   'skirts-worn': { resets: ['skirts-look'], steps: ['New skirts, they touch the floor all along'] },
-  'dirty-tank-gasket': { roles: { seal: 'choice' }, steps: NEW_SEAL },
+  'dirty-tank-gasket': { did: ['New tank gasket', 'Tank gasket seated'], roles: { seal: 'choice' }, steps: NEW_SEAL },
   'vac-motor-failed': { steps: NEW_MOTOR },
   'vac-brushes-worn': { resets: ['carbon-look'], takes: { carbon: 2 }, steps: NEW_CARBONS },
 };

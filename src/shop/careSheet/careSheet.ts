@@ -4,11 +4,13 @@ import { machineById } from '@/data/machines';
 import { plansOf } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
 import { inWordsOf } from '@/core/diagnosis/knowledge';
-import { faultById, faultLabel, holdsBackPower, kindById, knowledge } from '@/knowledge';
+import { ofStations } from '@/core/diagnosis/ofStations';
+import { faultLabel, holdsBackPower, kindById, knowledge } from '@/knowledge';
 import { arrivalSigns, endings } from '@/knowledge/counter';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { careLines } from '@/knowledge/bench';
 import { planItem } from '@/knowledge/plans';
+import { doneWords } from '@/knowledge/repairWork';
 import type { JobFacts } from '../jobView/dto';
 import { jobFacts } from '../jobView/jobFacts';
 import type { CareSheetView } from './dto';
@@ -36,6 +38,8 @@ function notWantedOf({ agree: { notWanted } }: JobFacts, left: readonly string[]
     : `Offered, and not wanted: ${notWanted.map(faultLabel).join(', ').toLowerCase()}.`;
 }
 
+const upperFirst = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
 const IN_ORDER = ['fault', 'item', 'check', '', 'step'];
 
 /** What was found goes before what was read and how it lay on the way in. */
@@ -58,6 +62,9 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
   const confirmed = await confirmedFaultsOf(db, jobId);
   const faults = confirmed.length > 0 ? confirmed : job.proved;
   const vain = triedInVain(job);
+  const fitted = job.fitted.map((f) => ({ ...f, group: job.parts.find((p) => p.code === f.code)?.group ?? null }));
+  const kind = kindById(job.machine.kind);
+  const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
   const left = [
     ...new Set([
       ...job.leftOpen,
@@ -81,15 +88,22 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
       const sign = arrivalSigns.find((s) => s.id === id);
       return sign ? [`${sign.label}. ${sign.note}`] : [];
     }),
-    mended: job.repaired.filter((id) => !vain.includes(id)).map((id) => faultById(id)!.repair.label),
+    mended: job.repaired.filter((id) => !vain.includes(id)).map((id) => doneWords(job.machine.kind, id, fitted)),
     fitted: job.fitted.map((f) => (f.quantity > 1 ? `${f.quantity} × ${f.label}` : f.label)),
     proved: job.proofs
       .filter((p) => p.result === 'pass')
       .map((p) => ({
-        label: p.label,
+        label: p.item.startsWith('complaint:') ? upperFirst(p.label.replace(/^Gone: /, '')) : p.label,
         text:
           p.after === null
-            ? ['passed', p.details.rules, p.details.readings, p.details.tester].filter(Boolean).join('; ')
+            ? [
+                p.item.startsWith('complaint:') ? 'gone' : 'passed',
+                p.details.rules,
+                p.details.readings,
+                p.details.tester,
+              ]
+                .filter(Boolean)
+                .join('; ')
             : `${p.before ?? '–'} → ${p.after} ${p.unit}`,
       })),
     advice: job.advice,
@@ -100,7 +114,7 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
           !(l.flooded && job.machine.sealedBattery === true) &&
           (!l.afterFaults || l.afterFaults.some((f) => faults.includes(f))),
       )
-      .map((l) => inWordsOf(kindById(job.machine.kind).supply, l.text)),
+      .map((l) => inWordsOf(kind.supply, ofStations(l.text, stations))),
     due: (machine ? plans : [])
       .flatMap((p) =>
         p.due_on === null

@@ -12,10 +12,10 @@ export const markRepaired = jobDeed({
   roles: bench,
   summary: 'Tick a repair as done',
   dto: MarkRepairedDto,
-  async work({ db, jobId, kind, facts, person, tell }, dto) {
+  async work({ db, jobId, kind, state, facts, person, tell }, dto) {
     const fault = knowledge.faults.find((f) => f.id === dto.fault && kind.id in f.kinds);
     if (!fault) return refuseIf([{ field: 'fault', message: `${kind.id} has no fault ${dto.fault}.` }]);
     await putRepairDone(db, jobId, fault.id, person.id, dto.done);
-    tell('repaired', repairWords(facts, fault.id, dto.done));
+    tell('repaired', repairWords(facts, state, fault.id, dto.done));
   },
 });

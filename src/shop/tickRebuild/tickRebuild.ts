@@ -37,11 +37,11 @@ export const tickRebuild = jobDeed({
 });
 
 async function repairGoesOn(scene: DeedScene, fault: string, { step, done }: TickRebuildDto): Promise<void> {
-  const { db, jobId, person, facts, tell } = scene;
+  const { db, jobId, person, facts, state, tell } = scene;
   const left = facts.rebuild.filter((l) => l.fault === fault && l.id !== step && !l.done);
   if (done ? left.length > 0 : !facts.repaired.includes(fault)) return;
   await putRepairDone(db, jobId, fault, person.id, done);
-  tell('repaired', repairWords(facts, fault, done));
+  tell('repaired', repairWords(facts, state, fault, done));
   if (done) await letLie(scene, repairNeeds(fault).waits);
 }
 

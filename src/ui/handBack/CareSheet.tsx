@@ -107,6 +107,12 @@ export function CareSheet({ sheet }: { sheet: CareSheetView }) {
                 ...(job.visit ? [`Here for ${visits.find((v) => v.id === job.visit)!.says}`] : []),
               ].join(', ')}
         </Typography>
+        {job.struck.map((c) => (
+          <Typography key={c.complaint}>
+            Not so at the bench: {complaintLabel(c.complaint).toLowerCase()}
+            {c.why && ` (${c.why})`}.
+          </Typography>
+        ))}
         <h2>We found</h2>
         <Typography>{sheet.found.join(', ') || 'No cause to name.'}</Typography>
         {sheet.customerGuess && (

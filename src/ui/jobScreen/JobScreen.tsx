@@ -1,5 +1,6 @@
 'use client';
 
+import { Check } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { repairedFault } from '@/core/diagnosis/doing';
@@ -123,7 +124,9 @@ function ToldScreen({ desk, stage, me }: { desk: JobDesk; stage: StageId; me: st
               )}
             >
               {s.label}
-              {(job.stage === 'closed' || i < reached) && <span className={styles.doneWord}> done</span>}
+              {(job.stage === 'closed' || i < reached) && (
+                <Check role="img" aria-label=" done" className={styles.doneMark} />
+              )}
             </NextLink>
           ))}
         </nav>
