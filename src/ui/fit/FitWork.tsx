@@ -178,7 +178,7 @@ function Parts({ desk }: { desk: JobDesk }) {
             <Empty>
               {words
                 ? 'No such part for this kind of machine.'
-                : 'No part is needed for what is to be mended. Find one by its name or code.'}
+                : `${job.fitted.length > 0 ? 'No further part' : 'No part'} is needed for what is to be mended. Find one by its name or code.`}
             </Empty>
           )}
           {rows.slice(0, 9).map((p) => (
