@@ -2,7 +2,7 @@ import { checksOf } from '@/core/diagnosis/knowledge';
 import { ofStations } from '@/core/diagnosis/ofStations';
 import { knowledge } from '.';
 import { careLines } from './bench';
-import { doneWords, repairNeeds, repairWorkOf } from './repairWork';
+import { doneWords, repairNeeds, repairWorkOf, waitAfter } from './repairWork';
 
 /**
  * Words of a text → what the id of a station that is meant by them has in it. Written down by itself, not taken from the keys

@@ -1,5 +1,6 @@
 import { repairAccess } from '@/core/diagnosis/knowledge';
 import { ofStations } from '@/core/diagnosis/ofStations';
+import type { StepWait } from '@/core/strip/procedure';
 import type { RepairWork } from '@/core/strip/wayBack';
 import { kindById, knowledge } from '.';
 import { repairTexts, type RepairText } from './strip/repairs';
@@ -21,18 +22,25 @@ const DRIES_OR_CLOSES = /\bdr(y|ied)\b|^New\b/i;
  * What the repair of a fault does on a kind, once its access lies open, in words of the parts that it
  * has: its own steps share its minutes evenly.
  * @param complaints what the machine is here for: a smell asks for more than its cause
+ * @param fitted what was fitted at this visit: a new filter is not washed
  * @throws RangeError for a fault that the kind does not have
  */
-export function repairWorkOf(kindId: string, faultId: string, complaints: readonly string[] = []): RepairWork {
+export function repairWorkOf(
+  kindId: string,
+  faultId: string,
+  complaints: readonly string[] = [],
+  fitted: readonly FittedHere[] = [],
+): RepairWork {
   const fault = faultById.get(faultId);
   const placed = fault?.kinds[kindId];
   if (!fault || !placed) throw new RangeError(`${kindId} has no fault named ${faultId}.`);
-  const { steps } = repairTexts[faultId]!;
+  const text = repairTexts[faultId]!;
+  const steps = text.renewed && isRenewed(kindId, faultId, fitted) ? text.renewed : text.steps;
   const kind = kindById(kindId);
   const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
   const smelled = complaints.includes(SMELLS) && fault.complaints.some((c) => c.complaint === SMELLS);
   const own = steps.map((label, i) => ({
-    id: String(i + 1),
+    id: `${steps === text.renewed ? 'new' : ''}${i + 1}`,
     label: ofStations(label, stations),
     minutes: Math.round((10 * fault.repair.minutes) / steps.length) / 10,
     cautions: [] as string[],
@@ -59,8 +67,13 @@ function turnOf(faultId: string): number {
  * them, then the belt that runs over it.
  * @throws RangeError for a fault that the kind does not have
  */
-export function worksOf(kindId: string, faultIds: readonly string[], complaints: readonly string[] = []): RepairWork[] {
-  return [...faultIds].sort((a, b) => turnOf(a) - turnOf(b)).map((f) => repairWorkOf(kindId, f, complaints));
+export function worksOf(
+  kindId: string,
+  faultIds: readonly string[],
+  complaints: readonly string[] = [],
+  fitted: readonly FittedHere[] = [],
+): RepairWork[] {
+  return [...faultIds].sort((a, b) => turnOf(a) - turnOf(b)).map((f) => repairWorkOf(kindId, f, complaints, fitted));
 }
 
 /** What a repair needs besides its steps, and what it must wait for; nothing for a fault that is not known. */
@@ -69,22 +82,33 @@ export function repairNeeds(faultId: string): Omit<RepairText, 'steps'> {
   return needs;
 }
 
+/** A part that was fitted at this visit, with its group; null for one that is on no list. */
+export interface FittedHere {
+  station: string;
+  group: string | null;
+}
+
+/** Whether a new part of the repair was fitted where its fault stands. */
+function isRenewed(kindId: string, faultId: string, fitted: readonly FittedHere[]): boolean {
+  const { kinds, repair } = faultById.get(faultId)!;
+  return fitted.some(
+    (p) => p.station === kinds[kindId]?.station && p.group !== null && repair.parts?.includes(p.group),
+  );
+}
+
 /**
  * What was done of a repair, in words. One that may be done with a new part or without says which it was: a filter that was
  * washed is not new.
- * @param fitted what was fitted at this visit, with its group; null for a part that is on no list
  */
-export function doneWords(
-  kindId: string,
-  faultId: string,
-  fitted: readonly { station: string; group: string | null }[],
-): string {
-  const { kinds, repair } = faultById.get(faultId)!;
+export function doneWords(kindId: string, faultId: string, fitted: readonly FittedHere[]): string {
   const { did } = repairNeeds(faultId);
-  const isRenewed = fitted.some(
-    (p) => p.station === kinds[kindId]?.station && p.group !== null && repair.parts?.includes(p.group),
-  );
-  return did ? did[isRenewed ? 0 : 1] : repair.label;
+  return did ? did[isRenewed(kindId, faultId, fitted) ? 0 : 1] : faultById.get(faultId)!.repair.label;
+}
+
+/** The clock that a repair starts when it is done; none where a new part stands for what would dry. */
+export function waitAfter(kindId: string, faultId: string, fitted: readonly FittedHere[]): StepWait | undefined {
+  const { renewed, waits } = repairNeeds(faultId);
+  return renewed && isRenewed(kindId, faultId, fitted) ? undefined : waits;
 }
 
 /** How many parts of a group these repairs take together; one when none of them says. */

@@ -15,6 +15,8 @@ export interface RepairText {
   waits?: StepWait;
   /** What was done, where a new part is a matter of choice: with one, and without. */
   did?: [renewed: string, kept: string];
+  /** What is done instead, once the new part is on the bench; nothing dries then. */
+  renewed?: string[];
 }
 
 const NEW_BELT = [
@@ -152,6 +154,7 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'cord-damaged': { steps: NEW_CORD },
   'cord-broken-at-grip': {
+    renewed: NEW_CORD,
     did: ['New cord', 'Cord shortened at the grip'],
     roles: { cord: 'choice' },
     steps: [
@@ -203,6 +206,7 @@ export const repairTexts: Record<string, RepairText> = {
     waits: { kind: 'drying', hours: 24, what: 'head' },
   },
   'filter-clogged': {
+    renewed: NEW_FILTER,
     did: ['New pre-motor filter', 'Pre-motor filter washed'],
     resets: ['pre-filter-wash'],
     roles: { filter: 'choice' },
@@ -434,6 +438,7 @@ export const repairTexts: Record<string, RepairText> = {
   'swivel-neck-cracked': { steps: ['New neck, its gaskets in', 'Swivels without a gap'] },
   'handle-gasket-leaking': { steps: NEW_SEAL },
   'breather-clogged': {
+    renewed: ['New breather filter in, the right side up'],
     did: ['New breather filter', 'Breather filter cleaned'],
     roles: { filter: 'choice' },
     steps: ['Breather washed and dried, or new'],
@@ -475,6 +480,7 @@ export const repairTexts: Record<string, RepairText> = {
   'tank-cracked': { steps: ['Fittings carried over', 'New tank filled: no drop'] },
   'solution-joint-leaking': { roles: { hose: 'choice' }, steps: ['Tube cut back square', 'Joint pushed home, clip'] },
   'squeegee-worn': {
+    renewed: ['New blades in: grooves as marked, black outside, grey inside', 'Edge in use written down'],
     did: ['New squeegee blades', 'Squeegee blades turned to a fresh edge'],
     resets: ['squeegee-turn'],
     roles: { squeegee: 'choice' },
@@ -485,6 +491,7 @@ export const repairTexts: Record<string, RepairText> = {
   'inlet-blocked': { resets: ['inlets-clear'], steps: CLEAR },
   'inlet-rear-blocked': { resets: ['inlets-clear'], steps: CLEAR },
   'vac-hose-damaged': {
+    renewed: ['New hose to both cuffs'],
     did: ['New hose', 'Hose cleared'],
     resets: ['hose-wash'],
     roles: { hose: 'choice' },

@@ -78,6 +78,20 @@ test('what smelled is disinfected where the cause of the smell is mended, and no
   }
 });
 
+test('where a new filter is fitted none is washed', () => {
+  const kind = kindById('stick-cordless');
+  const linesWith = (fitted: { station: string; group: string }[]) =>
+    stripOf(kind, { ...pressed([], ''), fitted } as JobState, { ...NOTHING, toMend: ['filter-clogged'] }, [])
+      .rebuild.filter((l) => l.fault)
+      .map((l) => l.label)
+      .join(' ');
+  expect(linesWith([])).toMatch(/washed.*dry/);
+  expect(linesWith([{ station: 'pre-filter', group: 'filter' }])).toMatch(
+    /^Motor inlet looked into: clean New filter in/,
+  );
+  expect(linesWith([{ station: 'exhaust-foam', group: 'filter' }])).toMatch(/washed.*dry/);
+});
+
 /** A fault that is mended behind a cover. */
 function faultsBehind(kind: string, access: string): string[] {
   return knowledge.faults

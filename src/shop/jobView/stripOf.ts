@@ -78,7 +78,7 @@ export function stripOf(
       pictures: state.modelPhotographs,
     },
     visitOrder: state.job.visit !== '' ? visitOrder(kind, procedure, service, opened, absent) : null,
-    rebuild: wayBack(procedure, opened, worksOf(kind.id, found.toMend, state.complaints))
+    rebuild: wayBack(procedure, opened, worksOf(kind.id, found.toMend, state.complaints, state.fitted))
       .filter((line) => line.sort !== 'check' || has(line.stations))
       .map(({ stations: _, ...line }) => ({
         ...line,

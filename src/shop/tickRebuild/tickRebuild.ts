@@ -1,7 +1,7 @@
 import type { StepWait } from '@/core/strip/procedure';
 import { putRebuildTick, putRepairDone } from '@/data/jobs';
 import { notYet } from '@/knowledge/notYet';
-import { repairNeeds } from '@/knowledge/repairWork';
+import { waitAfter } from '@/knowledge/repairWork';
 import { bench } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseUnderHold } from '../jobDeed/underHold';
@@ -42,7 +42,7 @@ async function repairGoesOn(scene: DeedScene, fault: string, { step, done }: Tic
   if (done ? left.length > 0 : !facts.repaired.includes(fault)) return;
   await putRepairDone(db, jobId, fault, person.id, done);
   tell('repaired', repairWords(facts, state, fault, done));
-  if (done) await letLie(scene, repairNeeds(fault).waits);
+  if (done) await letLie(scene, waitAfter(scene.kind.id, fault, state.fitted));
 }
 
 /** Starts the clock of what was done, unless one is running: that one is ended by hand. */
