@@ -52,15 +52,21 @@ test('a deed that reads anew only what it touches tells everything that it chang
     tellsAll('strip-step', job, async () => stripStep(person, job, { ...(await base(job)), step, state }));
   for (const state of ['done', 'undone', 'done'] as const) await strip(next, state);
   await moveStage(person, job, { ...(await base(job)), to: 'fit' });
-  for (const { id: step } of (await jobFacts(job)).rebuild)
+  const dried = async () => {
+    if ((await jobFacts(job)).waits.some((w) => w.endedAt === null))
+      await tellsAll('end-wait', job, async () => endWait(person, job, await base(job)));
+  };
+  for (const { id: step, lies } of (await jobFacts(job)).rebuild) {
+    // Nothing is said to be dry while its clock runs.
+    if (lies) await dried();
     await tellsAll('tick-rebuild', job, async () =>
       tickRebuild(person, job, { ...(await base(job)), step, done: true }),
     );
+  }
   // A step of the way back is closed: pressed again on the way in, the tick of its closing is taken back.
   await moveStage(person, job, { ...(await base(job)), to: 'find' });
   await strip('knob-off', 'done');
-  if ((await jobFacts(job)).waits.some((w) => w.endedAt === null))
-    await tellsAll('end-wait', job, async () => endWait(person, job, await base(job)));
+  await dried();
   await tellsAll('start-wait', job, async () =>
     startWait(person, job, { ...(await base(job)), kind: 'drying', what: 'foam', hours: 12 }),
   );
