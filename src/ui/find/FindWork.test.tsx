@@ -58,6 +58,26 @@ test('what is proved stands there before its odds, so that nothing below it move
   expect(screen.getByText(/is gone with/).textContent).toMatch(/\d %/);
 });
 
+test('what only shows that something is wrong is not called the cause: a cut-out that opened did so for a reason', async () => {
+  furnishBrowser();
+  const never = new Promise<never>(() => {});
+  const show = (proved: string[]) => {
+    const facts = { ...before.facts, complaints: ['stops-after-minutes'], proved };
+    function Stopped() {
+      const desk = useJob(facts, never);
+      return <FindWork desk={desk} onLook={() => {}} onDone={() => {}} station={null} onStation={() => {}} />;
+    }
+    return stand(<Stopped />);
+  };
+  const { unmount } = show(['thermal-cutout-open']);
+  await settle();
+  expect(screen.queryByText(/Cause proved/)).toBeNull();
+  unmount();
+  show(['thermal-cutout-open', 'filter-clogged']);
+  await settle();
+  expect(screen.getByText(/Cause proved/)).toBeTruthy();
+});
+
 test('after a press an old proposal takes no answer: a key pressed then falls on nothing', async () => {
   const { sent, answer } = furnishBrowser();
   let giveOdds!: (odds: typeof after.odds) => void;

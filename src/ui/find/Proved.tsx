@@ -31,6 +31,8 @@ export function Proved({ desk, odds, next, disabled, onDone }: Props) {
   const explained = odds?.explained ?? job.complaints.map((complaint) => ({ complaint, by: bringing(complaint, job) }));
   const causes = [...new Set(explained.flatMap((e) => e.by))];
   if (causes.length === 0 || explained.some((e) => e.by.length === 0)) return null;
+  // A breaker that tripped is no cause: something tripped it.
+  if (![...causes, ...job.proved].some((id) => !faultOf(id)?.symptom)) return null;
   const held = heldPower(job);
   const bystanders = job.proved.filter((id) => !causes.includes(id));
   return (
