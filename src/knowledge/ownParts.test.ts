@@ -64,6 +64,10 @@ test('a repair that may be done with a new part or without says which it was', (
   // Another filter, or another part in its place, is not this one.
   expect([on('filter', 'exhaust-foam'), on('seal')]).toEqual(Array(2).fill('Pre-motor filter washed'));
   expect(doneWords('stick-cordless', 'roll-bound-by-hair', [])).toBe('Cut the hair off roll and caps');
+  expect(waitAfter('stick-cordless', 'filter-clogged', [])).toMatchObject({ kind: 'drying' });
+  expect(waitAfter('stick-cordless', 'filter-clogged', [{ station: 'pre-filter', group: 'filter' }])).toBeUndefined();
+  // A new motor in a wet head dries nothing.
+  expect(waitAfter('stick-cordless', 'water-in-head', [{ station: 'brush-motor', group: 'motor' }])).toBeDefined();
   const open = knowledge.faults.filter(
     (f) => / (or|and) (renew|replace|fit)\b/i.test(f.repair.label) && f.repair.parts,
   );
