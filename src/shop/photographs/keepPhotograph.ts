@@ -13,7 +13,7 @@ import { ProblemError } from '../problem';
  * Keeps a photograph, turned upright and made smaller, without what the camera wrote into it (place, owner).
  * It belongs to no machine until it is given to a job.
  * @param bytes JPEG, PNG, WebP or HEIF
- * @throws ProblemError 400 at field `file` when it is no photograph, or of too many dots; 503 when too many wait
+ * @throws ProblemError 400 at field `file` when it is no photograph, or of too many dots; 503 when too many wait, or it took too long
  */
 export async function keepPhotograph(person: Person, bytes: Buffer) {
   allow(person, addPhotographs.spec);

@@ -3,7 +3,7 @@ import sharp from 'sharp';
 const MOST_PIXELS = 60_000_000;
 const LONG_SIDE = 1600;
 const SMALL_SIDE = 320;
-const LONGEST_S = 10;
+const LONGEST_S = 20;
 
 /** A photograph in the two sizes that are kept. */
 export interface TwoSizes {
@@ -21,7 +21,7 @@ export function decodePhotographsOnly(): void {
 
 /**
  * Decoded, turned upright, made smaller: two sizes of it, without what the camera wrote into it.
- * @throws Error for what cannot be read within ten seconds, or has more than 60 million dots
+ * @throws Error for what cannot be read within twenty seconds, or has more than 60 million dots
  */
 export async function madeSmaller(bytes: Uint8Array): Promise<TwoSizes> {
   const { data, info } = await sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error', sequentialRead: true })
