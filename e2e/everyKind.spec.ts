@@ -53,6 +53,8 @@ test('kind 7: a tripped breaker is not the end, the jam behind it is', async ({ 
   await putOnBench(page, 'Cut-out or breaker');
   await card(page).getByRole('group', { name: 'In the head' }).getByRole('button', { name: 'clicked' }).click();
   await expect(page.getByRole('region', { name: 'Findings so far' })).toContainText('clicked');
+  // Once the odds are there, not only before.
+  await expect(card(page)).toContainText('Why this one');
   await expect(page.getByText(/Cause proved/)).toHaveCount(0);
   await answer(page, 'Turn the roll by hand', ['stuck']);
   await putOnBench(page, 'Sole plate off, look');

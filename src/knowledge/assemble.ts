@@ -1,16 +1,17 @@
-import type {
-  Access,
-  Aspect,
-  Check,
-  Commonness,
-  Complaint,
-  Fault,
-  Kind,
-  Knowledge,
-  Outcome,
-  Caution,
-  OwedProof,
-  Repair,
+import {
+  stationsOf,
+  type Access,
+  type Aspect,
+  type Check,
+  type Commonness,
+  type Complaint,
+  type Fault,
+  type Kind,
+  type Knowledge,
+  type Outcome,
+  type Caution,
+  type OwedProof,
+  type Repair,
 } from '@/core/diagnosis/knowledge';
 
 /** A fault as the trade describes it, wherever it occurs. */
@@ -86,7 +87,7 @@ export function assemble(parts: {
     if (!faultIds.has(id)) throw new Error(`A repair of ${id} is spoken of, which is not there.`);
   const indexed = books.map((b) => ({
     ...b,
-    stations: new Set(b.kind.lines.flatMap((l) => l.stations.map((s) => s.id))),
+    stations: stationsOf(b.kind),
     made: new Set(b.checks),
   }));
   const where = (has: (book: Indexed) => boolean) => indexed.filter(has).map((b) => b.kind.id);

@@ -52,7 +52,7 @@ export const careLines: { kinds: string[]; afterFaults?: string[]; flooded?: tru
   {
     kinds: kindsWith('cut-out'),
     afterFaults: ['thermal-cutout-open', 'filter-clogged', 'hose-clogged', 'felt-clogged'],
-    text: 'If it stops by itself, plug out, empty it, {~filter/~foam:look at the filter|look at the bag} and let it cool. Do not reset it again and again.',
+    text: 'If it stops by itself, plug out, empty it{pre-filter/pre-foam/breather-filter:, look at the filter} and let it cool. Do not reset it again and again.',
   },
   {
     kinds: kindsWith('cord'),

@@ -1,8 +1,9 @@
-import { checksOf } from '@/core/diagnosis/knowledge';
-import { ofStations } from '@/core/diagnosis/ofStations';
+import { checksOf, stationsOf } from '@/core/diagnosis/knowledge';
+import { isKey, ofStations, stationKeys } from '@/core/diagnosis/ofStations';
 import { knowledge } from '.';
 import { careLines } from './bench';
 import { doneWords, repairNeeds, repairWorkOf, waitAfter } from './repairWork';
+import { repairTexts } from './strip/repairs';
 
 /**
  * Words of a text → what the id of a station that is meant by them has in it. Written down by itself, not taken from the keys
@@ -20,7 +21,9 @@ const MEANS: [RegExp, RegExp][] = [
   [/\bcones?\b/i, /cyclone/],
   [/\bshroud\b/i, /mesh|cyclone/],
   [/\bfilter\b/i, /filter|foam|felt|central-unit/],
-  [/\bfoam\b(?! up)/i, /foam|filter|float/],
+  [/(?<!any )\bfoam\b(?! up)/i, /foam|filter/],
+  [/\bbag chamber\b/i, /(^| )(bag|bin-or-bag)( |$)/],
+  [/\bfilter bay\b/i, /(pre|breather|vac)-(filter|foam)/],
   [/\btanks?\b/i, /tank/],
   [/\bsqueegee\b/i, /squeegee/],
   [/\bturbine\b/i, /turbine/],
@@ -55,6 +58,30 @@ describe.each(knowledge.kinds.map((k) => [k.id, k] as const))(
     });
   },
 );
+
+test('every key by which a text of a repair or of the owner’s care is split means a part of some kind', () => {
+  const anywhere = new Set(knowledge.kinds.flatMap((k) => [...stationsOf(k)]));
+  const texts = [
+    ...Object.values(repairTexts).flatMap((r) => [...r.steps, ...(r.renewed ?? [])]),
+    ...careLines.map((l) => l.text),
+  ];
+  const keys = texts.flatMap(stationKeys);
+  expect(keys.length).toBeGreaterThan(5);
+  expect(keys.filter((k) => !isKey(k, anywhere))).toEqual([]);
+});
+
+test('where it smelled it is disinfected before it dries, and before a new part covers it', () => {
+  const smelling = knowledge.faults.filter((f) => f.complaints.some((c) => c.complaint === 'bad-smell'));
+  expect(smelling.length).toBeGreaterThan(10);
+  for (const fault of smelling)
+    for (const [kind, { station }] of Object.entries(fault.kinds))
+      for (const group of [null, ...(fault.repair.parts ?? [])]) {
+        const { steps } = repairWorkOf(kind, fault.id, ['bad-smell'], group === null ? [] : [{ station, group }]);
+        const clean = steps.findIndex((s) => s.id === 'disinfect');
+        const closes = steps.findIndex((s) => /\bdr(y|ied)\b|\bNew\b/.test(s.label));
+        expect([fault.id, clean >= 0 && (closes < 0 || clean < closes)]).toEqual([fault.id, true]);
+      }
+});
 
 test('a repair that may be done with a new part or without says which it was', () => {
   const on = (group: string, station = 'pre-filter') =>

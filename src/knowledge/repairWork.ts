@@ -1,4 +1,4 @@
-import { repairAccess } from '@/core/diagnosis/knowledge';
+import { repairAccess, stationsOf } from '@/core/diagnosis/knowledge';
 import { ofStations } from '@/core/diagnosis/ofStations';
 import type { StepWait } from '@/core/strip/procedure';
 import type { RepairWork } from '@/core/strip/wayBack';
@@ -15,8 +15,6 @@ const DISINFECTED = {
   minutes: 2,
   cautions: ['chemicals', 'dry-before-run'],
 };
-/** The step of a repair that puts something to dry, or a new part before what smelled: it is disinfected before. */
-const DRIES_OR_CLOSES = /\bdr(y|ied)\b|^New\b/i;
 
 /**
  * What the repair of a fault does on a kind, once its access lies open, in words of the parts that it
@@ -37,7 +35,7 @@ export function repairWorkOf(
   const text = repairTexts[faultId]!;
   const steps = text.renewed && isRenewed(kindId, faultId, fitted) ? text.renewed : text.steps;
   const kind = kindById(kindId);
-  const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
+  const stations = stationsOf(kind);
   const smelled = complaints.includes(SMELLS) && fault.complaints.some((c) => c.complaint === SMELLS);
   const own = steps.map((label, i) => ({
     id: `${steps === text.renewed ? 'new' : ''}${i + 1}`,
@@ -46,8 +44,7 @@ export function repairWorkOf(
     cautions: [] as string[],
     stations: [placed.station],
   }));
-  const before = own.findIndex((s) => DRIES_OR_CLOSES.test(s.label));
-  if (smelled) own.splice(before < 0 ? own.length : before, 0, { ...DISINFECTED, stations: [placed.station] });
+  if (smelled) own.splice(text.cleanAfter ?? own.length, 0, { ...DISINFECTED, stations: [placed.station] });
   // Where it can hurt stands at the first step: it is read before anything is touched.
   own[0]!.cautions = [...new Set([...(fault.repair.cautions ?? []), ...own[0]!.cautions])];
   return { fault: faultId, access: repairAccess(kind, fault), steps: own };
@@ -89,7 +86,7 @@ export interface FittedHere {
 }
 
 /** Whether a new part of the repair was fitted where its fault stands. */
-function isRenewed(kindId: string, faultId: string, fitted: readonly FittedHere[]): boolean {
+export function isRenewed(kindId: string, faultId: string, fitted: readonly FittedHere[]): boolean {
   const { kinds, repair } = faultById.get(faultId)!;
   return fitted.some(
     (p) => p.station === kinds[kindId]?.station && p.group !== null && repair.parts?.includes(p.group),

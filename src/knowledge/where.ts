@@ -1,12 +1,12 @@
-import type { Supply } from '@/core/diagnosis/knowledge';
+import { stationsOf, type Supply } from '@/core/diagnosis/knowledge';
 import { kinds } from './kinds';
 
-const stationsOf = new Map(kinds.map((k) => [k.id, k.lines.flatMap((l) => l.stations.map((s) => s.id))]));
+const ownStations = new Map(kinds.map((k) => [k.id, stationsOf(k)]));
 
 /** Whether a kind has one of these stations. */
 export function hasStation(kindId: string, ...stations: string[]): boolean {
-  const own = stationsOf.get(kindId);
-  return own !== undefined && stations.some((s) => own.includes(s));
+  const own = ownStations.get(kindId);
+  return own !== undefined && stations.some((s) => own.has(s));
 }
 
 /** Kinds that have one of these stations. */
@@ -17,7 +17,7 @@ export function kindsWith(...stations: string[]): string[] {
 /** Kind id → those of these stations that the kind has; kinds with none are left out. */
 export function everywhere(...stations: string[]): Record<string, string[]> {
   return Object.fromEntries(
-    kindsWith(...stations).map((id) => [id, stations.filter((s) => stationsOf.get(id)!.includes(s))]),
+    kindsWith(...stations).map((id) => [id, stations.filter((s) => ownStations.get(id)!.has(s))]),
   );
 }
 

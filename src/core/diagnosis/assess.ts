@@ -26,7 +26,7 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
   const compiled = compileKind(knowledge, input.kind, input);
   const references = referencesOf(input.kind, input.mainsV);
   const diagnosis = diagnose(compiled, input, references);
-  const { observations, proved, labels, pins, result, sets, explained, finished } = diagnosis;
+  const { observations, proved, labels, pins, result, sets, explained, causes, finished } = diagnosis;
   const untouched = posterior(compiled.network, []).marginals;
   const evidence = evidenceFor(compiled.network, observations, pins, result.marginals);
   // A proved fault is certain whatever one leaves out: why it is, is told without taking it for granted.
@@ -88,6 +88,7 @@ export function assess(knowledge: Knowledge, input: AssessInput): Assessment {
     proved: [...proved],
     readings: readingOdds(compiled, input, references, pins),
     explained,
+    causes,
     finished,
     open: [...state.open],
     minutesSpent: state.minutes,

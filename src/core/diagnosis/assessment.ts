@@ -50,6 +50,8 @@ export interface Assessment {
   readings: { check: string; condition?: string | undefined; value: number; readAs: ReadAs[] }[];
   /** Complaint → proved faults that explain it, and how likely it is gone when they are repaired (0 to 1). */
   explained: { complaint: string; by: string[]; gone: number }[];
+  /** Proved faults that account for all complaints, roots before symptoms; empty while some complaint has none that is no mere symptom. */
+  causes: string[];
   /** True when every complaint has a proved cause that is no mere symptom, and no look is worth its minutes any more. */
   finished: boolean;
   /** What is open after the answers so far. */

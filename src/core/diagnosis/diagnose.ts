@@ -26,8 +26,11 @@ export interface Diagnosis {
   sets: Explanations;
   /** Complaint → proved faults that explain it, and how likely it is gone when they are repaired. */
   explained: { complaint: string; by: string[]; gone: number }[];
-  /** Every complaint has a proved cause that is not itself only a symptom. */
-  caused: boolean;
+  /**
+   * Proved faults that account for all that is complained of, each with what was found behind it, what is only a symptom last;
+   * empty while some complaint has no proved cause that is not itself only a symptom.
+   */
+  causes: string[];
   /** With a cause proved: what is still worth a look because of a second one. */
   secondLooks: SecondLook[];
   /** Caused, and no further look is worth a comeback. */
@@ -70,7 +73,10 @@ export function diagnose(compiled: CompiledKind, input: AssessInput, references:
   const behind = by
     .flatMap((id) => compiled.faults[compiled.faultIndex.get(id)!]!.broughtOnBy ?? [])
     .map((c) => c.fault);
-  const causes = [...by, ...behind.filter((id) => proved.has(id))];
+  const isSymptom = (id: string) => Number(compiled.faults[compiled.faultIndex.get(id)!]!.symptom ?? false);
+  const causes = caused
+    ? [...new Set([...by, ...behind.filter((id) => proved.has(id))])].sort((a, b) => isSymptom(a) - isSymptom(b))
+    : [];
   const tried = new Set(
     input.answers.flatMap((a) => ('outcome' in a && a.outcome === 'gone' ? (repairedFault(a.check) ?? []) : [])),
   );
@@ -93,7 +99,7 @@ export function diagnose(compiled: CompiledKind, input: AssessInput, references:
     result,
     sets,
     explained,
-    caused,
+    causes,
     secondLooks: looks,
     finished: caused && looks.length === 0,
   };

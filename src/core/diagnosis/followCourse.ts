@@ -75,7 +75,7 @@ export function followCourse(
       memory.set(key, known);
     }
     const { diagnosis } = known;
-    if (diagnosis.caused) first ??= conclude(true, diagnosis);
+    if (diagnosis.causes.length > 0) first ??= conclude(true, diagnosis);
     if (diagnosis.finished || steps >= MOST_STEPS)
       return { ...conclude(diagnosis.finished, diagnosis), ...(first ? { atFirstCause: first } : {}) };
     if (known.choice === undefined || policy.drawsLots)

@@ -49,6 +49,22 @@ test('a cause that leaves hardly another ends the finding at once', () => {
   expect(broken.finished).toBe(true);
 });
 
+test('what is only a symptom causes nothing until what is behind it is found; what is behind it is named first', () => {
+  const [breaker, jam] = [
+    { check: 'breaker-reset', outcome: 'head-clicked' },
+    { check: 'sole-plate-look', outcome: 'object' },
+  ];
+  const ask = (...answers: { check: string; outcome: string }[]) =>
+    find('canister-power-nozzle', ['roll-not-turning'], answers);
+  expect(ask(breaker!)).toMatchObject({ proved: ['head-breaker-tripped'], causes: [], finished: false });
+  // Something else that was found does not make a cause of it.
+  const screws = ask(breaker!, { check: 'frame-look', outcome: 'screw-missing' });
+  expect(screws.proved).toContain('screws-missing');
+  expect(screws.causes).toEqual([]);
+  expect(ask(breaker!, jam!).causes).toEqual(['roll-jammed-by-object', 'head-breaker-tripped']);
+  expect(ask(jam!).causes).toEqual(['roll-jammed-by-object']);
+});
+
 test('how surely it is gone is the share of the sets that leave nothing behind', () => {
   const compiled = compileKind(knowledge, kindById('upright-shaft-belt'));
   const at = (id: string) => compiled.faultIndex.get(id)!;

@@ -261,6 +261,10 @@ export function kindOf(knowledge: Knowledge, id: string): Kind {
   return kind;
 }
 
+/** The stations of a kind, of all its lines. */
+export const stationsOf = ({ lines }: Pick<Kind, 'lines'>): Set<string> =>
+  new Set(lines.flatMap((l) => l.stations.map((s) => s.id)));
+
 /** "Plug out", in the words of a machine that has no plug, and the caution that goes with it. */
 const MADE_DEAD: Record<Supply, { words: string; caution: string | null }> = {
   mains: { words: 'Plug out', caution: 'unplug-before-opening' },
@@ -287,7 +291,7 @@ export function cautionsFor(knowledge: Knowledge, kindId: string, ids: readonly 
 function cautionsOfKind(knowledge: Knowledge, kindId: string): { dead: string | null; mute: ReadonlySet<string> } {
   const kind = knowledge.kinds.find((k) => k.id === kindId);
   const supply = kind?.supply ?? 'mains';
-  const stations = new Set(kind?.lines.flatMap((l) => l.stations.map((s) => s.id)));
+  const stations = kind ? stationsOf(kind) : new Set<string>();
   const turns = knowledge.checks.some((c) => c.freesRoll && c.kinds.includes(kindId));
   const mute = knowledge.cautions.filter(
     (c) =>
@@ -324,7 +328,7 @@ function wordedChecks(knowledge: Knowledge, kindId: string): Check[] {
   const has = (x: { kinds?: string[] }) => !x.kinds || x.kinds.includes(kindId);
   const kind = knowledge.kinds.find((k) => k.id === kindId);
   const supply = kind?.supply ?? 'mains';
-  const stations = new Set(kind?.lines.flatMap((l) => l.stations.map((s) => s.id)));
+  const stations = kind ? stationsOf(kind) : new Set<string>();
   const holdsSpin = new Set(knowledge.cautions.filter((c) => c.holds === 'spin').map((c) => c.id));
   return knowledge.checks
     .filter((c) => c.kinds.includes(kindId))

@@ -57,7 +57,7 @@ interface Candidate {
 export function nextActions(
   whole: CompiledKind,
   input: AssessInput,
-  { sets, result, pins, proved, notIt, mended, caused, secondLooks }: Diagnosis,
+  { sets, result, pins, proved, notIt, mended, causes, secondLooks }: Diagnosis,
   open: ReadonlySet<string>,
   cautions: string[],
   ahead = true,
@@ -236,7 +236,7 @@ export function nextActions(
   // Each rule sees what the one before it has put first; what makes the machine safe goes before all of them.
   if (!safe) {
     toFront(likeliestPerMinute(level));
-    if (!caused) toFront(askedFirst(compiled, input.complaints, [...level, ...rest]));
+    if (causes.length === 0) toFront(askedFirst(compiled, input.complaints, [...level, ...rest]));
     toFront(lookBeforePurchase(compiled, input, result.marginals, level[0], free));
     toFront(
       quickBeforeLive(

@@ -109,7 +109,7 @@ function expectedMinutes(compiled: CompiledKind, complaint: string, choose?: Cho
     const diagnosis = look(answers);
     let value: number;
     if (diagnosis === null) value = 0;
-    else if (diagnosis.caused) value = owed(answers, diagnosis);
+    else if (diagnosis.causes.length > 0) value = owed(answers, diagnosis);
     else {
       const givesUp = () => proposed(compiled, inputOf(answers), diagnosis) === null;
       const actions = choose ? [choose(compiled, inputOf(answers), diagnosis)] : actionsAfter(answers);

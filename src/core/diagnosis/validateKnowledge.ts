@@ -1,6 +1,6 @@
 import { accessPath } from './accessCosts';
 import { faultsOf } from './compileKind';
-import { cautionsFor, checksOf, STRENGTHS, type Check, type Knowledge } from './knowledge';
+import { cautionsFor, checksOf, stationsOf, STRENGTHS, type Check, type Knowledge } from './knowledge';
 import { isKey, stationKeys } from './ofStations';
 
 /**
@@ -51,14 +51,14 @@ export function problemsIn(knowledge: Knowledge, raisedElsewhere: readonly strin
   for (const c of knowledge.checks)
     if (c.madeAfter !== undefined && !checkIds.has(c.madeAfter))
       say(`check ${c.id} is made after ${c.madeAfter}, which is not there`);
-  const anywhere = new Set(knowledge.kinds.flatMap((k) => k.lines.flatMap((l) => l.stations.map((s) => s.id))));
+  const anywhere = new Set(knowledge.kinds.flatMap((k) => [...stationsOf(k)]));
   for (const c of knowledge.checks)
     for (const key of c.how.flatMap(stationKeys))
       if (!isKey(key, anywhere)) say(`check ${c.id} speaks of ${key}, which no kind has`);
 
   for (const kind of knowledge.kinds) {
     const at = (what: string) => `${kind.id}: ${what}`;
-    const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
+    const stations = stationsOf(kind);
     const faults = faultsOf(knowledge, kind);
     const faultIds = new Set(faults.map((f) => f.id));
     const checks = checksOf(knowledge, kind.id);

@@ -200,7 +200,7 @@ export const outsideChecks: CheckText[] = [
   check(
     ['wet-signs', 'Signs of water', 0.5, 'outside'],
     [
-      'With a lamp, look into the {head-mouth:head|deck}{~bin:, the bin}{~bag:, the bag chamber}{drum:, the drum}{recovery-tank:, the tanks}{~filter/~foam:, the filter bay}.',
+      'With a lamp, look into the {head-mouth:head|deck}{~bin:, the bin}{bag/bin-or-bag:, the bag chamber}{outer-bag:, the bag}{drum:, the drum}{recovery-tank:, the tanks}{pre-filter/pre-foam/breather-filter/vac-filter:, the filter bay}.',
       'Mud, mildew, rust on screws{pre-filter/pre-foam/breather-filter/vac-filter:, a swollen filter}.',
       'Two signs outrank everything else.',
     ],

@@ -236,7 +236,7 @@ export const pathChecks: CheckText[] = [
     [
       '{recovery-tank:Recovery tank|Drum} open.',
       'Lift the float: it must fall back by itself.',
-      'Foam sleeve on for wet work?',
+      '{foam-sleeve:Foam sleeve on for wet work?|Its cage rinsed, its seat whole?}',
     ],
     [
       aspect('float', 'Float', [

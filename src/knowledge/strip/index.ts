@@ -1,3 +1,4 @@
+import { stationsOf } from '@/core/diagnosis/knowledge';
 import type { ClosingCheck, Procedure, StripStep } from '@/core/strip/procedure';
 import type { KindText } from '../assemble';
 import { backpack, canister, tub, turbine } from './canisters';
@@ -53,7 +54,7 @@ export function procedureOf(kind: KindText): Procedure {
   const ways = byKind[kind.id] ?? {};
   const strange = Object.keys(ways).filter((id) => !kind.access.some((a) => a.id === id));
   if (strange.length > 0) throw new Error(`${kind.id} has no access ${strange.join()}.`);
-  const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
+  const stations = stationsOf(kind);
   const ofKind = (check: ClosingCheck): ClosingCheck[] => {
     const here = check.stations.filter((s) => stations.has(s));
     return here.length > 0 ? [{ ...check, stations: here }] : [];

@@ -17,6 +17,8 @@ export interface RepairText {
   did?: [renewed: string, kept: string];
   /** What is done instead, once the new part is on the bench; nothing dries then. */
   renewed?: string[];
+  /** After how many of its steps what smelled is disinfected: before it dries, or a new part covers it. After all when not said. */
+  cleanAfter?: number;
 }
 
 const NEW_BELT = [
@@ -110,8 +112,9 @@ export const repairTexts: Record<string, RepairText> = {
     materials: ['No solvent on clear plastic'],
   },
   'roll-mouldy': {
+    cleanAfter: 2,
     resets: ['bristles'],
-    steps: ['Mask on, roll into a plastic sack', 'Chamber washed and dried', ...NEW_ROLL],
+    steps: ['Mask on, roll into a plastic sack', 'Chamber washed', 'Chamber dried', ...NEW_ROLL],
     materials: ['Mask, gloves'],
   },
   'height-wrong': { steps: ['Height set one step above stalling, pushed'] },
@@ -198,6 +201,7 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'head-lamp-out': { steps: ['New lamp, not touched by the finger', 'Plug on'] },
   'water-in-head': {
+    cleanAfter: 1,
     steps: [
       'Rinsed with clean water where it was dirty, never the motor',
       'Opened and set to dry',
@@ -206,6 +210,7 @@ export const repairTexts: Record<string, RepairText> = {
     waits: { kind: 'drying', hours: 24, what: 'head' },
   },
   'filter-clogged': {
+    cleanAfter: 1,
     renewed: NEW_FILTER,
     did: ['New pre-motor filter', 'Pre-motor filter washed'],
     resets: ['pre-filter-wash'],
@@ -215,6 +220,7 @@ export const repairTexts: Record<string, RepairText> = {
     waits: DRY_DAY,
   },
   'filter-dirty': {
+    cleanAfter: 1,
     resets: ['pre-filter-wash'],
     steps: WASH,
     materials: ['Mild soap; not hot; pleated paper is never washed'],
@@ -222,6 +228,7 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'felt-clogged': { steps: NEW_FILTER },
   'exhaust-filter-clogged': {
+    cleanAfter: 1,
     resets: ['exhaust-filter'],
     steps: ['Old filter looked at: black on the motor’s side is carbon dust, no fault', 'New exhaust filter in'],
   },
@@ -263,6 +270,7 @@ export const repairTexts: Record<string, RepairText> = {
   'seal-leaking': { did: ['New motor seal', 'Motor seal seated'], roles: { seal: 'choice' }, steps: NEW_SEAL },
   'bin-gasket-leaking': { did: ['New bin gasket', 'Bin gasket seated'], roles: { seal: 'choice' }, steps: NEW_SEAL },
   'pre-filter-disintegrated': {
+    cleanAfter: 2,
     resets: ['pre-filter-new'],
     steps: ['Crumbs out of the motor inlet with the bench vacuum', ...NEW_FILTER],
   },
@@ -331,6 +339,7 @@ export const repairTexts: Record<string, RepairText> = {
   },
   'brush-plate-worn': { steps: ['New brush plate on its post, flat down'] },
   'brush-left-in': {
+    cleanAfter: 2,
     resets: ['roll-hair'],
     steps: ['Penetrant on both ends, hours of soak', 'Brush eased out, ends cleaned', 'Set to dry'],
     waits: { kind: 'soaking', hours: 4, what: 'brush ends' },
@@ -414,6 +423,7 @@ export const repairTexts: Record<string, RepairText> = {
   'mounts-perished': { steps: ['New mounts, or one cut to size and written down as improvised'] },
   'bristle-strip-worn': { steps: ['Old strip slid out, groove cleaned', 'New strip in, or re-bristled'] },
   'motor-wet': {
+    cleanAfter: 1,
     steps: ['Rinsed clean where dirty', 'Opened and set to dry', 'Insulation measured when dry'],
     waits: { kind: 'drying', hours: 24, what: 'motor' },
   },
@@ -424,7 +434,7 @@ export const repairTexts: Record<string, RepairText> = {
   'u-bend-missing': { steps: ['U-bend found or new, pushed home'] },
   'u-bend-clogged': { steps: CLEAR },
   'bag-door-leak': { roles: { seal: 'choice' }, steps: NEW_SEAL },
-  'bag-clogged': { steps: ['New bag up to its mark', 'Tube looked through'] },
+  'bag-clogged': { cleanAfter: 0, steps: ['New bag up to its mark', 'Tube looked through'] },
   'sealant-joint-leaking': {
     steps: [
       'Joint looked along: where it leaked, no crack beside it',

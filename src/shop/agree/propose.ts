@@ -163,12 +163,13 @@ export function proposalOf({
     lines.push(labour(`way-${fault}`, 'wait', told, minutesOf(more)));
   };
   for (const e of waiting) {
+    const late = overdue(e.wear.fault);
     lines.push(
       ...repairLines(e.wear.fault, kind, facts, taken, {
         group: 'wait',
-        reason: `${overdue(e.wear.fault)}Doing it now saves ${money(Math.round(e.chance * e.wear.thenMinor))} on the average and costs ${money(e.nowMinor)}.`,
+        reason: `${late}Doing it now saves ${money(Math.round(e.chance * e.wear.thenMinor))} on the average and costs ${money(e.nowMinor)}.`,
         // What its service is late with is not said to have time.
-        ...(overdue(e.wear.fault) ? {} : { until: addDays(today, Math.round(e.remaining / DAY_YEARS)).slice(0, 7) }),
+        ...(late ? {} : { until: addDays(today, Math.round(e.remaining / DAY_YEARS)).slice(0, 7) }),
       }),
     );
     openFor(e.wear.fault, e.wear.label);
@@ -285,8 +286,10 @@ const isSeenFine = (fault: string, { findings }: JobFacts): boolean =>
 
 /** Since when a machine's service is late with a new part that ends a fault; null when it is not, or was looked at and is fine. */
 function pastSince(fault: string, facts: JobFacts): string | null {
-  const isRenewal = (item: string) => planItem(item)?.partShare === 1 && planItem(item)!.repairs.includes(fault);
-  const late = facts.service.find((l) => l.state === 'past' && !l.done && l.said === null && isRenewal(l.item));
+  const late = facts.service.find(({ item, state, done, said }) => {
+    const due = planItem(item);
+    return state === 'past' && !done && said === null && due?.partShare === 1 && due.repairs.includes(fault);
+  });
   return late && !isSeenFine(fault, facts) ? late.dueOn : null;
 }
 

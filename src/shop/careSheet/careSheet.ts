@@ -3,7 +3,7 @@ import { confirmedFaultsOf, jobById } from '@/data/jobs';
 import { machineById } from '@/data/machines';
 import { plansOf } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
-import { inWordsOf } from '@/core/diagnosis/knowledge';
+import { inWordsOf, stationsOf } from '@/core/diagnosis/knowledge';
 import { ofStations } from '@/core/diagnosis/ofStations';
 import { faultLabel, holdsBackPower, kindById, knowledge } from '@/knowledge';
 import { arrivalSigns, endings } from '@/knowledge/counter';
@@ -38,8 +38,6 @@ function notWantedOf({ agree: { notWanted } }: JobFacts, left: readonly string[]
     : `Offered, and not wanted: ${notWanted.map(faultLabel).join(', ').toLowerCase()}.`;
 }
 
-const upperFirst = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
 const IN_ORDER = ['fault', 'item', 'check', '', 'step'];
 
 /** What was found goes before what was read and how it lay on the way in. */
@@ -64,7 +62,7 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
   const vain = triedInVain(job);
   const fitted = job.fitted.map((f) => ({ ...f, group: job.parts.find((p) => p.code === f.code)?.group ?? null }));
   const kind = kindById(job.machine.kind);
-  const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
+  const stations = stationsOf(kind);
   const left = [
     ...new Set([
       ...job.leftOpen,
@@ -93,15 +91,10 @@ export async function careSheet(jobId: number): Promise<CareSheetView> {
     proved: job.proofs
       .filter((p) => p.result === 'pass')
       .map((p) => ({
-        label: p.item.startsWith('complaint:') ? upperFirst(p.label.replace(/^Gone: /, '')) : p.label,
+        label: p.gone ?? p.label,
         text:
           p.after === null
-            ? [
-                p.item.startsWith('complaint:') ? 'gone' : 'passed',
-                p.details.rules,
-                p.details.readings,
-                p.details.tester,
-              ]
+            ? [p.gone === null ? 'passed' : 'gone', p.details.rules, p.details.readings, p.details.tester]
                 .filter(Boolean)
                 .join('; ')
             : `${p.before ?? '–'} → ${p.after} ${p.unit}`,

@@ -215,6 +215,9 @@ export class FindingAnswerDto {
   proved!: string[];
   @Nested(() => ExplainedDto, { each: true })
   explained!: ExplainedDto[];
+  /** Proved faults that account for all complaints; empty while some complaint has none but a symptom. */
+  @IsString({ each: true })
+  causes!: string[];
   @IsBoolean()
   finished!: boolean;
   @IsNumber()

@@ -231,6 +231,8 @@ export interface ProofView {
   required: boolean;
   /** It can be shown only with power on. */
   power: boolean;
+  /** What is shown to be gone; null for what is tried otherwise. */
+  gone: string | null;
   /** Where it can hurt someone. */
   cautions: string[];
   /** What must be said with it. */

@@ -11,6 +11,8 @@ export interface ProofItem {
   required: boolean;
   /** It can be shown only with power on: not while a caution holds power back. */
   power: boolean;
+  /** What is shown to be gone; null for what is tried otherwise. */
+  gone: string | null;
   /** Where it can hurt someone. */
   cautions: string[];
   /** What must be said with it; without an answer it is not passed. */
@@ -20,7 +22,7 @@ export interface ProofItem {
   before: { check: string; condition?: string } | null;
 }
 
-const byHand = { required: true, power: false, cautions: [], asks: [], quantity: null, before: null };
+const byHand = { required: true, power: false, gone: null, cautions: [], asks: [], quantity: null, before: null };
 const run = { ...byHand, power: true };
 
 /**
@@ -95,8 +97,9 @@ function retest(id: string, findings: JobState['findings']): ProofItem {
   const took = findings.find((f) => f.revoked_at === null && f.value !== null && f.check_id === complaint?.longerThan);
   const how = complaint?.retest ? `: ${complaint.retest}` : '';
   const before = took ? ` (it took ${took.value} ${took.unit})` : '';
-  const label = `Gone: ${(complaint?.label ?? id).toLowerCase()}${how}${before}`;
-  return { ...(complaint?.shownUnpowered ? byHand : run), id: `complaint:${id}`, label };
+  const gone = `${complaint?.label ?? id}${how}${before}`;
+  const label = `Gone: ${gone.charAt(0).toLowerCase()}${gone.slice(1)}`;
+  return { ...(complaint?.shownUnpowered ? byHand : run), id: `complaint:${id}`, label, gone };
 }
 
 /** Proofs of the protections that were repaired, each once. */
@@ -143,6 +146,7 @@ export function proofViews(
       label: item.label,
       required: item.required,
       power: item.power,
+      gone: item.gone,
       cautions: item.cautions,
       asks: item.asks,
       quantity: item.quantity,

@@ -2,6 +2,7 @@ import { repairOf } from '@/core/diagnosis/doing';
 import type { Kind } from '@/core/diagnosis/knowledge';
 import type { JobState } from '@/data/jobState';
 import { knowledge } from '@/knowledge';
+import { isRenewed } from '@/knowledge/repairWork';
 
 /**
  * Faults whose repair was done in this job: ticked, done on suspicion, or found and one of its parts fitted where it stands.
@@ -12,12 +13,9 @@ export function repairedIn(kind: Kind, { repairs, findings, fitted }: JobState, 
   const tried = new Set(findings.filter((f) => f.revoked_at === null).map((f) => f.check_id));
   return knowledge.faults
     .filter((f) => {
-      const station = f.kinds[kind.id]?.station;
-      if (station === undefined) return false;
+      if (!(kind.id in f.kinds)) return false;
       if (repairs.includes(f.id) || tried.has(repairOf(f.id))) return true;
-      if (!found.has(f.id)) return false;
-      const groups = f.repair.parts ?? [];
-      return fitted.some((p) => p.station === station && p.group !== null && groups.includes(p.group));
+      return found.has(f.id) && isRenewed(kind.id, f.id, fitted);
     })
     .map((f) => f.id);
 }

@@ -1,3 +1,4 @@
+import { stationsOf } from '@/core/diagnosis/knowledge';
 import { database, type Db } from '@/data/database';
 import { markStale } from '@/data/plans';
 import { lockModel, mergeModelRows, modelById, models, putModel as store, type ModelRow } from '@/data/machines';
@@ -102,7 +103,7 @@ async function keep(db: Db, id: number | null, dto: PutModelDto): Promise<number
   const problems: FieldProblem[] = [];
   if (!kind) problems.push({ field: 'kind', message: 'This kind is not known.' });
   else {
-    const known = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
+    const known = stationsOf(kind);
     dto.droppedStations.forEach((s, i) => {
       if (!known.has(s)) problems.push({ field: `droppedStations[${i}]`, message: `This kind has no ${s}.` });
     });

@@ -1,4 +1,4 @@
-import type { Kind } from '@/core/diagnosis/knowledge';
+import { stationsOf, type Kind } from '@/core/diagnosis/knowledge';
 import { warrantyUntil } from '@/core/service/warranty';
 import { insertCustomer, holdKeptCustomer, siteById } from '@/data/customers';
 import { database, type Db } from '@/data/database';
@@ -192,7 +192,7 @@ function idProblems(kind: Kind, dto: TakeInDto): FieldProblem[] {
     if (!arrivalSigns.some((s) => s.id === id) || dto.arrivalSigns.indexOf(id) !== i)
       problems.push({ field: `arrivalSigns[${i}]`, message: `${id} is not known, or there twice.` });
   });
-  const stations = new Set(kind.lines.flatMap((l) => l.stations.map((s) => s.id)));
+  const stations = stationsOf(kind);
   dto.marks?.forEach((mark, i) => {
     if (!stations.has(mark.station))
       problems.push({ field: `marks[${i}].station`, message: `${kind.id} has no part ${mark.station}.` });

@@ -28,11 +28,8 @@ export function Proved({ desk, odds, next, disabled, onDone }: Props) {
   const { job } = desk;
   if (job.complaints.length === 0)
     return <FoundAtVisit desk={desk} isMain={odds !== null && next === null} disabled={disabled} onDone={onDone} />;
-  const explained = odds?.explained ?? job.complaints.map((complaint) => ({ complaint, by: bringing(complaint, job) }));
-  const causes = [...new Set(explained.flatMap((e) => e.by))];
-  if (causes.length === 0 || explained.some((e) => e.by.length === 0)) return null;
-  // A breaker that tripped is no cause: something tripped it.
-  if (![...causes, ...job.proved].some((id) => !faultOf(id)?.symptom)) return null;
+  const causes = odds ? odds.causes : likelyCauses(job);
+  if (causes.length === 0) return null;
   const held = heldPower(job);
   const bystanders = job.proved.filter((id) => !causes.includes(id));
   return (
@@ -55,14 +52,18 @@ export function Proved({ desk, odds, next, disabled, onDone }: Props) {
 const RECKONING =
   'How surely what it came for is gone with that, and whether a second look is worth it, is being reckoned.';
 
-/** What is proved and can bring a complaint on, before the odds tell how much of it it stands for. */
-const bringing = (complaint: string, { proved, findings }: JobDesk['job']) =>
-  proved
-    .filter((id) =>
-      faultOf(id)?.complaints.some((c) => c.complaint === complaint && !['never', 'rarely'].includes(c.strength)),
-    )
-    // Repaired, and complained of still: that was not it.
-    .filter((id) => !findings.some((f) => !f.revoked && f.check === repairOf(id) && f.outcome === 'remains'));
+/** What will be told as the cause, as far as it is known without odds: nothing while a complaint has none but a symptom. */
+function likelyCauses({ complaints, proved, findings }: JobDesk['job']): string[] {
+  // Repaired, and complained of still: that was not it.
+  const notIt = new Set(findings.filter((f) => !f.revoked && f.outcome === 'remains').map((f) => f.check));
+  const roots = proved.map((id) => faultOf(id)).filter((f) => f && !f.symptom && !notIt.has(repairOf(f.id)));
+  const by = complaints.map((complaint) =>
+    roots.filter((f) =>
+      f!.complaints.some((c) => c.complaint === complaint && c.strength !== 'never' && c.strength !== 'rarely'),
+    ),
+  );
+  return by.some((faults) => faults.length === 0) ? [] : [...new Set(by.flat().map((f) => f!.id))];
+}
 
 function goneWith(odds: AssessmentView, job: JobDesk['job'], next: string | null): string {
   const least = odds.explained.reduce((a, b) => (b.gone < a.gone ? b : a));

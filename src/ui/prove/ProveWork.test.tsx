@@ -14,6 +14,7 @@ const proof = (item: string, more: Partial<ProofView> = {}): ProofView => ({
   label: item,
   required: true,
   power: false,
+  gone: null,
   cautions: [],
   asks: [],
   quantity: null,
