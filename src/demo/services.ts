@@ -190,7 +190,7 @@ async function visit(
   await db('timeline').insert([
     told('taken-in', 'Here for its service', 0),
     told('serviced', `Service at the site: ${done.join(', ').toLowerCase() || 'nothing done'}.`, 94),
-    told('handed-back', 'Handed back. Found: no cause named.', 95),
+    told('handed-back', 'Handed back. Nothing was complained of.', 95),
   ]);
   // What was only measured is no newer than it was.
   return lines.filter((l) => l.state === 'done' && !at.find((i) => i.id === l.item)!.reading?.wear).map((l) => l.item);

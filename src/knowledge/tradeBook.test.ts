@@ -6,7 +6,7 @@ import { tradeBook, writtenBook } from './tradeBook';
 const kinds = knowledge.kinds.map((k) => k.id);
 
 describe.each(kinds)('what a page is told of the kind %s', (kind) => {
-  const told = JSON.parse(writtenBook(kind)) as ReturnType<typeof tradeBook>;
+  const told = JSON.parse(writtenBook(kind).text) as ReturnType<typeof tradeBook>;
 
   test('has its checks word for word', () => {
     expect(checksOf(told.knowledge, kind)).toEqual(
@@ -47,11 +47,15 @@ describe.each(kinds)('what a page is told of the kind %s', (kind) => {
   });
 
   test('is less than half of the whole', () => {
-    expect(2 * writtenBook(kind).length).toBeLessThan(JSON.stringify(knowledge).length);
+    expect(2 * writtenBook(kind).text.length).toBeLessThan(JSON.stringify(knowledge).length);
   });
 });
 
 const toldKind = (told: ReturnType<typeof tradeBook>) => told.knowledge.kinds[0]!;
+
+test('a sum tells one book from another', () => {
+  expect(new Set(kinds.map((k) => writtenBook(k).sum)).size).toBe(kinds.length);
+});
 
 test('of what is no kind nothing is told', () => {
   expect(() => tradeBook('no-such-kind')).toThrow('There is no kind no-such-kind.');

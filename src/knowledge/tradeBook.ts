@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { Aspect, Check, Fault, Knowledge } from '@/core/diagnosis/knowledge';
 import { isTelling } from '@/core/diagnosis/lineSplit';
 import { gauges } from '@/core/gauges/catalogue';
@@ -69,13 +70,20 @@ function faultOf({ broughtOnBy: _, ...fault }: Fault, kindId: string, asked: Rea
   };
 }
 
-const written = new Map<string, string>();
+const written = new Map<string, WrittenBook>();
 
-/** The same, as a page carries it; written once for each kind. */
-export function writtenBook(kindId: string): string {
+/** A book as it is sent, and a sum of it: the same for as long as nothing in it changes. */
+export interface WrittenBook {
+  text: string;
+  sum: string;
+}
+
+/** What a browser is told of a kind, as it is sent; written once for each kind. @throws RangeError for a kind that is not known */
+export function writtenBook(kindId: string): WrittenBook {
   const known = written.get(kindId);
   if (known !== undefined) return known;
   const text = JSON.stringify(tradeBook(kindId));
-  written.set(kindId, text);
-  return text;
+  const book = { text, sum: createHash('sha256').update(text).digest('base64url').slice(0, 16) };
+  written.set(kindId, book);
+  return book;
 }

@@ -89,6 +89,10 @@ describe('plans', () => {
     await end(job);
     expect((await plan(job, 'flat-belt'))!.lastDoneOn).not.toBeNull();
     expect((await plan(job, 'roll-hair'))!.lastDoneOn).toBeNull();
+    // Nobody looked for a cause where nothing was complained of.
+    const [handed] = await shop.db('timeline').where({ job_id: job, what: 'handed-back' }).pluck('text');
+    expect(handed).toContain('Nothing was complained of.');
+    expect(handed).not.toContain('cause');
     // The next visit finds the belt known and not due.
     const next = await again(job, ['squeal']);
     const stateOf = async (item: string) => (await readJob(next)).service.find((s) => s.item === item)?.state;

@@ -81,7 +81,7 @@ export const handBack = jobDeed({
     if (practice) tell('note', `Practice: hidden were ${practice.faults.map(faultLabel).join(', ')}. Not counted.`);
     const found = [...faults.map(faultLabel), ...(words ? [words] : [])].join(', ');
     const sentences = [
-      `${ending.says}. Found: ${found || 'no cause named'}.`,
+      `${ending.says}. ${found ? `Found: ${found}.` : facts.complaints.length > 0 ? 'No cause named.' : 'Nothing was complained of.'}`,
       open.length > 0 && ending.id !== 'cancelled' ? `Left open: ${open.map(faultLabel).join(', ')}.` : '',
       facts.agree.notWanted.length > 0 && ending.id !== 'cancelled'
         ? `Offered, and not wanted: ${facts.agree.notWanted.map(faultLabel).join(', ')}.`

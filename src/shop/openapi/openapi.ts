@@ -186,6 +186,10 @@ export function openapi() {
       '/gauges/usual': post(inWords(shopDeeds['gauges/usual'].spec), shopDeeds['gauges/usual'].spec.dto),
       '/parts/match': post('Parts of the list by measured sizes, with odds', MatchPartsDto, { type: 'array' }),
       '/knowledge': get('Kinds, stations, complaints, checks with outcomes and units, faults, cautions'),
+      '/knowledge/{kind}': get('The same of one kind, as its pages have it; sum: of what is asked for, to keep it by', [
+        inPath('kind', 'string'),
+        inQuery('sum', 'string'),
+      ]),
       '/procedures/{kind}': get('The way into a kind of machine, step by step', [inPath('kind', 'string')]),
       '/procedures/{kind}/way': get(
         'The order of fewest turnings to mend some faults, and the way back; faults: ids with commas between',

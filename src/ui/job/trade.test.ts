@@ -1,5 +1,5 @@
 import { tradeBook, writtenBook } from '@/knowledge/tradeBook';
-import { bookOf, faultLabel, faultOf, isTold, tell, tellWritten, toldKind } from './trade';
+import { bookOf, faultLabel, faultOf, isTold, lend, tell, tellLent, toldKind } from './trade';
 
 test('a page that was told nothing says so, and shows no ids', () => {
   expect(() => faultLabel('belt-worn')).toThrow('This page was told nothing of the trade, and shows belt-worn.');
@@ -7,7 +7,10 @@ test('a page that was told nothing says so, and shows no ids', () => {
 });
 
 test('told of a kind, it names every fault, and has the places of the faults of that kind only', () => {
-  tellWritten('stick-cordless', writtenBook('stick-cordless'));
+  tellLent('stick-cordless');
+  expect(isTold('stick-cordless')).toBe(false);
+  lend('stick-cordless', writtenBook('stick-cordless').text);
+  tellLent('stick-cordless');
   expect(isTold('stick-cordless')).toBe(true);
   expect(isTold('robot')).toBe(false);
   expect(toldKind('stick-cordless').supply).toBe('pack');

@@ -27,9 +27,18 @@ export function tell(book: TradeBook): void {
   }
 }
 
-/** The same from what the server wrote; read once for each kind. */
-export function tellWritten(kindId: string, written: string): void {
-  if (!books.has(kindId)) tell(JSON.parse(written) as TradeBook);
+/** What the code of a page knows in a server's process lies in another copy of this file than what draws it there. */
+const lent = globalThis as { gritkeeperBooks?: Map<string, string> };
+
+/** In a server: what a page is about to be drawn with. @param written the book as it is sent */
+export function lend(kindId: string, written: string): void {
+  (lent.gritkeeperBooks ??= new Map()).set(kindId, written);
+}
+
+/** Takes in what was lent, where it was; read once for each kind. */
+export function tellLent(kindId: string): void {
+  const written = books.has(kindId) ? undefined : lent.gritkeeperBooks?.get(kindId);
+  if (written !== undefined) tell(JSON.parse(written) as TradeBook);
 }
 
 /** @throws Error when the page was not told of the kind */

@@ -15,7 +15,8 @@ import type { StationState } from '../board/stationState';
 import { FindWork } from '../find/FindWork';
 import { whatIsNext } from '../find/whatIsNext';
 import { useLater } from '../asking/useLater';
-import { bookOf, isTold, tellWritten, toldKind } from '../job/trade';
+import { bookOf, isTold, toldKind } from '../job/trade';
+import { useBook } from '../job/useBook';
 import { NotFetched } from '../parts/NotFetched';
 import { Notice } from '../parts/Notice';
 import NextLink from '../theme/NextLink';
@@ -48,7 +49,7 @@ interface Props {
   initial: JobFacts;
   /** The odds, when they are known already, or on their way. */
   told: OddsView | Promise<OddsView>;
-  /** What is known of the machine's kind, as the server wrote it. */
+  /** Where what is known of the machine's kind is. */
   book: string;
   stage: StageId;
   /** Who is signed in. */
@@ -57,13 +58,19 @@ interface Props {
 
 /** One job: the stages as a rail, the board at the top, the stage's work below, the machine's past at the side. */
 export function JobScreen({ initial, told, book, stage, me }: Props) {
-  tellWritten(initial.machine.kind, book);
+  const fetched = useBook(initial.machine.kind, book);
   const desk = useJob(initial, told);
   const { kind } = desk.job.machine;
   // Somebody corrected what the machine is while this page was open: then its book is fetched with all others.
-  const every = useLater('every kind', () => import('../job/everyKind'), !isTold(kind));
-  if (!isTold(kind))
-    return <NotFetched failed={every.failed} what="What is known of this machine" again={every.again} />;
+  const every = useLater(
+    'every kind',
+    () => import('../job/everyKind'),
+    kind !== initial.machine.kind && !isTold(kind),
+  );
+  if (!isTold(kind)) {
+    const { failed, again } = kind === initial.machine.kind ? fetched : every;
+    return <NotFetched failed={failed} what="What is known of this machine" again={again} />;
+  }
   return <ToldScreen desk={desk} stage={stage} me={me} />;
 }
 

@@ -1,8 +1,9 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, within } from '@testing-library/react';
-import { writtenBook } from '@/knowledge/tradeBook';
+import { tradeBook } from '@/knowledge/tradeBook';
 import type { MachineCardView } from '@/shop/machines/dto';
 import { furnishBrowser, stand } from '../testBench.fixture';
+import { tell } from '../job/trade';
 import { MachineCard } from './MachineCard';
 
 jest.mock('next/navigation', () => ({
@@ -95,9 +96,10 @@ const card: MachineCardView = {
 } as unknown as MachineCardView;
 
 const show = (more: Partial<MachineCardView> = {}, may = { mayMove: true, mayAudit: true }) =>
-  stand(<MachineCard card={{ ...card, ...more }} book={writtenBook(card.kind)} {...may} />);
+  stand(<MachineCard card={{ ...card, ...more }} book="/told-already" {...may} />);
 const settle = () => act(async () => {});
 beforeEach(() => furnishBrowser());
+tell(tradeBook(card.kind));
 
 test('what the next technician must know stands on the card: the note, the standing word, the job that is open', async () => {
   show();

@@ -9,7 +9,9 @@ import { JobPhotographs } from '../jobScreen/JobPhotographs';
 import { endings } from '@/knowledge/counter';
 import { foundOrVisit } from '../job/endedWords';
 import { faultLabel } from '../job/labels';
-import { tellWritten, toldKind } from '../job/trade';
+import { toldKind } from '../job/trade';
+import { useBook } from '../job/useBook';
+import { NotFetched } from '../parts/NotFetched';
 import { dayAt } from '../parts/instants';
 import { Empty, Notice } from '../parts/Notice';
 import { Reading } from '../parts/Reading';
@@ -33,15 +35,20 @@ const PAGE = 60;
 
 interface Props {
   card: MachineCardView;
-  /** What is known of its kind, as the server wrote it. */
+  /** Where what is known of its kind is. */
   book: string;
   mayMove: boolean;
   mayAudit: boolean;
 }
 
 /** One machine's book: the board by the age of its parts, what is due, and all that happened. */
-export function MachineCard({ card, book, mayMove, mayAudit }: Props) {
-  tellWritten(card.kind, book);
+export function MachineCard({ book, ...card }: Props) {
+  const { failed, again } = useBook(card.card.kind, book);
+  if (failed) return <NotFetched failed what="What is known of this machine" again={again} />;
+  return <ToldCard {...card} />;
+}
+
+function ToldCard({ card, mayMove, mayAudit }: Omit<Props, 'book'>) {
   const kind = useMemo(() => kindOfModel(toldKind(card.kind), card.addedStations), [card.kind, card.addedStations]);
   const states = useMemo(() => {
     const map: Record<string, StationState> = {};

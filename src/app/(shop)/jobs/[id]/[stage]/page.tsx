@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation';
 import { jobNumber } from '@/app/jobNumber';
 import { orNotFound } from '@/app/orNotFound';
 import { currentPerson } from '@/app/person';
-import { writtenBook } from '@/knowledge/tradeBook';
+import { bookFor } from '@/app/bookFor';
 import { jobPage } from '@/shop/odds/readJob';
 import { JobScreen } from '@/ui/jobScreen/JobScreen';
 import { STAGES, type StageId } from '@/ui/job/stages';
@@ -22,6 +22,6 @@ export default async function StagePage({ params }: Params) {
   const { facts, odds } = await orNotFound((async () => jobPage(jobNumber(id)))());
   const me = await currentPerson();
   // Facts at once; the odds follow in the same answer when they are worked out.
-  const book = writtenBook(facts.machine.kind);
+  const book = bookFor(facts.machine.kind);
   return <JobScreen key={stage} initial={facts} told={odds} book={book} stage={stage as StageId} me={me.name} />;
 }

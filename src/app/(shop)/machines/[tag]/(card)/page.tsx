@@ -5,7 +5,7 @@ import { redirect } from 'next/navigation';
 import { orNotFound } from '@/app/orNotFound';
 import { currentPerson } from '@/app/person';
 import { may } from '@/shop/access/roles';
-import { writtenBook } from '@/knowledge/tradeBook';
+import { bookFor } from '@/app/bookFor';
 import { machineCard } from '@/shop/machines/machines';
 import { MachineCard } from '@/ui/machines/MachineCard';
 
@@ -23,7 +23,7 @@ export default async function MachinePage({ params }: Params) {
   return (
     <MachineCard
       card={card}
-      book={writtenBook(card.kind)}
+      book={bookFor(card.kind)}
       mayMove={may(person.role, changeOwner.spec)}
       mayAudit={may(person.role, mayReadAudit)}
     />
