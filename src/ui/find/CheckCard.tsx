@@ -28,6 +28,8 @@ interface Props {
   job: JobFacts;
   checkId: string;
   next: AssessmentView['next'][number] | null;
+  /** What may be run once this one is made, and is why it comes first. */
+  waiting?: string | null;
   proposed: boolean;
   /** `stay` keeps the check on the bench for its further aspects. */
   onRecord: (answered: Answered[], stay: boolean) => void;
@@ -39,7 +41,7 @@ interface Props {
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'q', 'w', 'e', 'r', 'i', 'o', 'p'];
 
 /** One check: why this one, how it is done, what can hurt, and one key per outcome. */
-export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave, onBegin }: Props) {
+export function CheckCard({ job, checkId, next, waiting = null, proposed, onRecord, onLeave, onBegin }: Props) {
   const doing = doingOf(job.machine.kind, checkId)!;
   const answered = new Set(
     job.findings.filter((f) => !f.revoked && !f.before && f.check === checkId).map((f) => aspectFor(doing, f)?.id),
@@ -182,14 +184,28 @@ export function CheckCard({ job, checkId, next, proposed, onRecord, onLeave, onB
         </div>
       )}
       {/* Below the keys: it comes with the odds, and nothing may move away under a finger. */}
-      {next && <Why job={job} doing={doing} next={next} />}
+      {next && <Why job={job} doing={doing} next={next} waiting={waiting} />}
       <WayInSteps job={job} access={doing.access} />
     </section>
   );
 }
 
-/** Why this one: what its likely answers would lead to. */
-function Why({ job, doing, next }: { job: JobFacts; doing: Doing; next: AssessmentView['next'][number] }) {
+interface WhyProps {
+  job: JobFacts;
+  doing: Doing;
+  next: AssessmentView['next'][number];
+  waiting: string | null;
+}
+
+/** Why this one: what its likely answers would lead to, or what may be run after it. */
+function Why({ job, doing, next, waiting }: WhyProps) {
+  const behind = waiting && doingOf(job.machine.kind, waiting);
+  if (behind)
+    return (
+      <Words>
+        <strong>Why this one: </strong>the next is “{behind.label}”, and nothing is run before the roll turns freely.
+      </Words>
+    );
   // An answer that moves nothing gives no reason.
   const leads = next.why.filter((w) => w.probability > 0.04 && w.topFault).slice(0, 3);
   if (leads.length === 0) return null;

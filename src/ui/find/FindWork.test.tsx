@@ -320,3 +320,22 @@ test('a repair that is as sure as it gets without power is fitted first, and ans
   expect(gone.disabled).toBe(true);
   expect(document.body.textContent).not.toContain('No check is worth its minutes');
 });
+
+test('a roll that is turned only because something is run next says what waits, and nobody is sent to a repair instead', async () => {
+  furnishBrowser();
+  const [turn, other] = [before.odds.assessment.next.find((n) => n.check === 'finger-turn')!, 'run-seconds'];
+  const told = [
+    { ...turn, informs: 0, total: 30 },
+    { ...turn, check: other, informs: 0.5, total: 29, asGood: false, heldBackBy: ['roll-free-before-power'] },
+  ];
+  const odds = { ...before.odds, assessment: { ...before.odds.assessment, next: told } };
+  function Waiting() {
+    const desk = useJob({ ...before.facts, id: 78, firstChecks: [] }, odds);
+    return <FindWork desk={desk} onLook={() => {}} onDone={() => {}} station={null} onStation={() => {}} />;
+  }
+  stand(<Waiting />);
+  await settle();
+  const run = checksOf(knowledge, 'upright-brush-motor').find((c) => c.id === other)!;
+  expect(bench().textContent).toContain(`Why this one: the next is “${run.label}”`);
+  expect(document.body.textContent).not.toContain('No check is worth its minutes');
+});

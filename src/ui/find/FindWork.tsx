@@ -19,7 +19,7 @@ import { OtherChecks } from './OtherChecks';
 import { Proved } from './Proved';
 import { OddsToCome, Reckoning } from './Reckoning';
 import { SameWorth } from './SameWorth';
-import { TELLS_LITTLE, whatIsNext } from './whatIsNext';
+import { isAnyLookWorth, TELLS_LITTLE, waitsForTurning, whatIsNext } from './whatIsNext';
 import { withWaiting } from './withWaiting';
 import { WakesWhenNear } from '../parts/WakesWhenNear';
 import { Words } from '../parts/Words';
@@ -116,7 +116,8 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
             current === proposed &&
             !job.firstChecks.includes(current) &&
             !isToBeFitted &&
-            (next?.informs ?? 0) <= TELLS_LITTLE && (
+            (next?.informs ?? 0) <= TELLS_LITTLE &&
+            !isAnyLookWorth(assessment!) && (
               <NothingWorth job={job} odds={assessment!} held={held} onPick={setPinned} />
             )}
           {current &&
@@ -134,6 +135,7 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
               job={job}
               checkId={current}
               next={next}
+              waiting={current === proposed && assessment ? waitsForTurning(current, assessment) : null}
               proposed={current === proposed}
               onRecord={record}
               onLeave={() => setPinned(null)}

@@ -1,5 +1,8 @@
+import { assess } from '@/core/diagnosis/assess';
+import { knowledge } from '@/knowledge';
 import type { AssessmentView } from '@/shop/finding/dto';
-import { whatIsNext } from './whatIsNext';
+import '../job/everyKind';
+import { isAnyLookWorth, TELLS_LITTLE, waitsForTurning, whatIsNext } from './whatIsNext';
 
 type Step = AssessmentView['next'][number];
 const step = (check: string, informs: number) => ({ check, informs, heldBackBy: [], asGood: false }) as unknown as Step;
@@ -25,4 +28,42 @@ test('without a complaint a look that tells next to nothing is not asked for; wh
 test('nothing left: nothing proposed; and the finder’s own end is the end', () => {
   expect(whatIsNext(job, odds([]))).toEqual({ proposed: null, finished: false });
   expect(whatIsNext(job, odds([step('a', 0.4)], true)).finished).toBe(true);
+});
+
+const fresh = (kind: string, ...complaints: string[]) =>
+  assess(knowledge, {
+    kind: knowledge.kinds.find((k) => k.id === kind)!,
+    mainsV: kind.startsWith('scrubber') ? 36 : 120,
+    complaints,
+    answers: [],
+  }) as unknown as AssessmentView;
+
+// Walk 3: finger turn, caps, first-belt pulley; nobody buys a clutch for a noise that was told at the counter.
+test('a slow roll that ratchets is turned by hand and looked at, not repaired on suspicion', () => {
+  const told = fresh('upright-clutch', 'roll-slow', 'ratchet-noise');
+  expect(whatIsNext(job, told).proposed).toBe('finger-turn');
+  expect(isAnyLookWorth(told)).toBe(true);
+});
+
+test('a roll that is turned by hand only because something is run next says what that is', () => {
+  const told = fresh('upright-shaft-belt', 'dead-intermittent');
+  expect(whatIsNext(job, told).proposed).toBe('finger-turn');
+  expect(waitsForTurning('finger-turn', told)).toBe('cord-flex');
+  // Where turning it tells by itself, that is the reason.
+  const bound = fresh('upright-shaft-belt', 'roll-not-turning');
+  expect(whatIsNext(job, bound).proposed).toBe('finger-turn');
+  expect(waitsForTurning('finger-turn', bound)).toBeNull();
+});
+
+test('on a fresh job the finder is hardly ever at its end: a look is proposed that tells, or that something worth it waits for', () => {
+  const ended = knowledge.complaints.flatMap(({ id, kinds }) =>
+    kinds.flatMap((kind) => {
+      const told = fresh(kind, id);
+      const { proposed } = whatIsNext(job, told);
+      const step = told.next.find((n) => n.check === proposed);
+      return step && (step.informs > TELLS_LITTLE || isAnyLookWorth(told)) ? [] : [`${kind} ${id}`];
+    }),
+  );
+  // Here no look shows the likeliest fault: dry bushes, a wet motor, a bar are mended and tried.
+  expect(ended.sort()).toEqual(['handheld-mains squeal', 'robot harsh-motor', 'upright-auto takes-in-rugs']);
 });

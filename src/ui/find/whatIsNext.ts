@@ -1,8 +1,10 @@
 import { proposedStep } from '@/core/diagnosis/finderCase';
+import { repairedFault } from '@/core/diagnosis/doing';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
+import { cautionOf } from '../job/labels';
 
-/** Bits below which a look is not worth its minutes. */
+/** Minutes that a look must spare of what follows to tell anything. */
 export const TELLS_LITTLE = 0.02;
 
 /** What the finder puts forward, with nothing on the bench half done. */
@@ -23,4 +25,27 @@ export function whatIsNext(
     proposed: isIdle ? null : (best?.check ?? null),
     finished: odds.finished || (isIdle && job.proved.length > 0),
   };
+}
+
+/** Nothing holds it back, or only that the roll was not turned by hand yet. */
+const mayFollow = ({ heldBackBy }: AssessmentView['next'][number]) =>
+  heldBackBy.every((caution) => cautionOf(caution).holds === 'spin');
+
+/**
+ * Whether a look that may be made now, or once the roll is turned by hand, tells of what is sought and is sooner at the end than any
+ * repair that is tried on suspicion. What stands first need not be it: turning the roll by hand goes before whatever is run.
+ */
+export function isAnyLookWorth({ next }: AssessmentView): boolean {
+  const tried = Math.min(...next.filter((n) => repairedFault(n.check) !== null && mayFollow(n)).map((n) => n.total));
+  return next.some(
+    (n) => repairedFault(n.check) === null && mayFollow(n) && n.informs > TELLS_LITTLE && n.total < tried,
+  );
+}
+
+/** What waits for nothing but that the roll is turned by hand, and is why that comes first; null where turning it tells by itself. */
+export function waitsForTurning(check: string, { next }: AssessmentView): string | null {
+  const turn = next.find((n) => n.check === check);
+  if (!turn || turn.informs > TELLS_LITTLE) return null;
+  const waiting = next.filter((n) => n.heldBackBy.length > 0 && mayFollow(n)).sort((a, b) => a.total - b.total)[0];
+  return waiting && waiting.total < turn.total ? waiting.check : null;
 }
