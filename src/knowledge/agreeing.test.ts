@@ -1,6 +1,8 @@
 import { knowledge } from '.';
 import { isSafetyFault } from './safetyFaults';
 import { followed, schools, schoolsOf } from './schools';
+import { placesOf } from './repairWork';
+import { repairTexts } from './strip/repairs';
 import { broughtWith, lifeInUse, wearLives } from './wearLives';
 
 const known = new Set(knowledge.faults.map((f) => f.id));
@@ -47,4 +49,24 @@ test('a job’s school goes before the shop’s, and that before the usual', () 
   expect(followed(interlock, { interlock: 'b' })).toBe('b');
   expect(followed(interlock, { interlock: 'b' }, { interlock: 'a' })).toBe('a');
   expect(schoolsOf(['tilt-switch-failed']).map((s) => s.id)).toEqual(['interlock']);
+});
+
+test('a repair that makes both belts new takes one at each of two places, and no belt is sold besides', () => {
+  const both = knowledge.faults.filter((f) => repairTexts[f.id]!.steps.some((s) => /\b[Bb]oth belts\b/.test(s)));
+  expect(both.length).toBeGreaterThan(2);
+  for (const fault of both)
+    for (const kind of Object.keys(fault.kinds)) {
+      const places = placesOf(kind, fault.id, 'belt');
+      expect([fault.id, kind, new Set(places).size]).toEqual([fault.id, kind, 2]);
+      const worn = knowledge.faults.filter(
+        (f) =>
+          f.id !== fault.id &&
+          f.repair.parts?.includes('belt') &&
+          wearLives.some((w) => w.fault === f.id) &&
+          places.includes(f.kinds[kind]?.station ?? ''),
+      );
+      expect(broughtWith([fault.id])).toEqual(expect.arrayContaining(worn.map((f) => f.id)));
+    }
+  // Every other part goes where its fault stands.
+  expect(placesOf('upright-clutch', 'clutch-worn-or-melted', 'drive')).toEqual(['clutch-pulleys']);
 });

@@ -1,5 +1,5 @@
 import { faultById, knowledge } from '.';
-import { takenBy } from './repairWork';
+import { placesOf, takenBy } from './repairWork';
 
 /** A part of the shop’s list, where it sits. */
 interface Part {
@@ -11,8 +11,8 @@ interface Part {
 }
 
 /**
- * The parts that some repairs take on this kind: of a group that the repair names, at the station where the fault is; of a
- * group that has nothing there, from the same line. The model's own come first; what is fitted is left out, and what would be
+ * The parts that some repairs take on this kind: of a group that the repair names, at the station where the fault is, or where the
+ * repair says; of a group that has nothing there, from the same line. The model's own come first; what is fitted is left out, and what would be
  * one too many of its group in its place.
  */
 export function offeredParts<P extends Part>(
@@ -29,7 +29,8 @@ export function offeredParts<P extends Part>(
     if (!fault?.repair.parts || station === undefined) return [];
     return fault.repair.parts.flatMap((group) => {
       const ofGroup = parts.filter((p) => p.group === group);
-      const there = ofGroup.filter((p) => p.station === station);
+      const places = placesOf(kindId, id, group);
+      const there = ofGroup.filter((p) => places.includes(p.station));
       return there.length > 0 ? there : ofGroup.filter((p) => lineOf(p.station) === lineOf(station));
     });
   });

@@ -108,7 +108,14 @@ export function waitAfter(kindId: string, faultId: string, fitted: readonly Fitt
   return renewed && isRenewed(kindId, faultId, fitted) ? undefined : waits;
 }
 
-/** How many parts of a group these repairs take together; one when none of them says. */
+/** The stations at which a repair takes parts of a group: where its fault stands, unless it says more. */
+export function placesOf(kindId: string, faultId: string, group: string): string[] {
+  const said = repairNeeds(faultId).sits?.[group];
+  const own = said && stationsOf(kindById(kindId));
+  return own ? said.filter((s) => own.has(s)) : [faultById.get(faultId)!.kinds[kindId]!.station];
+}
+
+/** How many parts of a group these repairs take together at each place; one when none of them says. */
 export function takenBy(faultIds: readonly string[], group: string): number {
   return Math.max(1, ...faultIds.map((id) => repairNeeds(id).takes?.[group] ?? 1));
 }

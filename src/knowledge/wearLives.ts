@@ -89,13 +89,17 @@ for (const wear of wearLives)
 export const wearsAt = (kind: string, station: string): readonly WearLife[] =>
   atStations.get(`${kind} ${station}`) ?? [];
 
+const ROLL_BELT = ['belt-broken', 'belt-teeth-worn', 'belt-slipping', 'belt-brittle'];
+
 /** Repairs that bring the part of another fault with them: after these nobody sells that one besides. Common practice, no source. */
 const BROUGHT: Readonly<Record<string, readonly string[]>> = {
-  'clutch-worn-or-melted': ['primary-belt-stretched', 'primary-belt-broken'],
+  'clutch-worn-or-melted': ['primary-belt-stretched', 'primary-belt-broken', ...ROLL_BELT],
+  'primary-belt-broken': ['primary-belt-stretched', ...ROLL_BELT],
+  'primary-belt-stretched': ['primary-belt-broken', ...ROLL_BELT],
   'transmission-worn': ['drive-belt-worn', 'drive-sprocket-worn'],
   'drive-sprocket-worn': ['drive-belt-worn'],
-  'motor-sprocket-worn': ['belt-broken', 'belt-teeth-worn', 'belt-slipping', 'belt-brittle'],
-  'roll-sprocket-worn': ['belt-broken', 'belt-teeth-worn', 'belt-slipping', 'belt-brittle', 'bristles-worn'],
+  'motor-sprocket-worn': ROLL_BELT,
+  'roll-sprocket-worn': [...ROLL_BELT, 'bristles-worn'],
   'rubber-on-shaft': ['belt-broken', 'belt-slipping', 'belt-brittle'],
   'roll-mouldy': ['bristles-worn'],
   'fixed-cap-forced': ['bristles-worn'],

@@ -7,6 +7,8 @@ export interface RepairText {
   materials?: string[];
   /** Group of parts → how many it takes, when it is more than one. */
   takes?: Record<string, number>;
+  /** Group of parts → every station that gets one, on kinds that have it; where the fault stands, when it is not said. */
+  sits?: Record<string, string[]>;
   /** Group of parts → that it is usually new with the rest, or a matter of choice; every other part is a must. */
   roles?: Record<string, 'usual' | 'choice'>;
   /** Items of the plan that count as done with it. */
@@ -26,6 +28,8 @@ const NEW_BELT = [
   'Pulleys and shaft turned by hand: free and smooth',
   'New belt on, not twisted, turned by hand',
 ];
+/** The first, and the one that it drives: a new one beside an old one runs short. */
+const BOTH_BELTS = ['primary-belt', 'roll-belt', 'belt-1', 'belt-2'];
 const DRY_DAY = { kind: 'drying', hours: 24, what: 'washed filter' } as const;
 const WASH = ['Filter washed in cold water until it runs clear, squeezed, not wrung', 'Set to dry away from heat'];
 const NEW_FILTER = ['Motor inlet looked into: clean', 'New filter in, the right side up'];
@@ -275,12 +279,15 @@ export const repairTexts: Record<string, RepairText> = {
     steps: ['Crumbs out of the motor inlet with the bench vacuum', ...NEW_FILTER],
   },
   'primary-belt-broken': {
+    sits: { belt: BOTH_BELTS },
     steps: ['Pulleys turned: free, clean, round', 'Both belts new, first belt over the spindle'],
   },
   'primary-belt-stretched': {
+    sits: { belt: BOTH_BELTS },
     steps: ['Pulleys turned: free, clean, round', 'Both belts new, first belt over the spindle'],
   },
   'clutch-worn-or-melted': {
+    sits: { belt: BOTH_BELTS },
     steps: ['New clutch set to off', 'Both belts new with it', 'Engaging arm moves the clutch by hand'],
   },
   'clutch-left-off': { steps: ['Clutch engaged, leaned back, looked at'] },

@@ -24,13 +24,18 @@ const K1 = 'upright-shaft-belt';
 const K2 = 'upright-brush-motor';
 const today = new Date().toISOString().slice(0, 10);
 
+const K3 = 'upright-clutch';
+const models: Record<string, number> = {};
+
 beforeAll(async () => {
   await shop.db('shop').update({ labour_minor: 6000 });
+  const clutch = { maker: 'Hollin', name: K3, kind: K3, mains_v: 120, dropped_stations: [] };
+  Object.assign(models, shop.models, { [K3]: (await shop.db('model').insert(clutch).returning('id'))[0].id });
 });
 
 /** A job with causes proved by looks. */
 async function found(kind: string, findings: { check: string; outcome: string }[], complaints = ['roll-not-turning']) {
-  const job = await openJob(shop.person, shop.models[kind]!, complaints);
+  const job = await openJob(shop.person, models[kind]!, complaints);
   await recordFindings(shop.person, job, { ...(await base(job)), findings });
   return job;
 }
@@ -54,6 +59,21 @@ const offer = async (job: number, more: Partial<MakeEstimateDto> = {}) =>
 const agree = async (job: number) => (await readJob(job)).agree;
 
 describe('what is proposed', () => {
+  // Walk 3: the clutch as a whole, with its belts.
+  test('a clutch is offered with the first belt and the second', async () => {
+    const job = await found(
+      K3,
+      [
+        { check: 'finger-turn', outcome: 'normal-drag' },
+        { check: 'second-belt-and-clutch', outcome: 'pulley-melted' },
+      ],
+      ['roll-slow'],
+    );
+    const parts = (await readProposal(job)).lines.filter((l) => l.sort === 'part' && l.group === 'must');
+    expect(parts.map((l) => l.code).sort()).toEqual(['CL-PULL', 'FB-PRIM', 'TB-3-270']);
+    expect(new Set(parts.map((l) => l.id)).size).toBe(3);
+  });
+
   test('a part that its service is late with is not said to have time', async () => {
     const job = await found(K2, [
       { check: 'finger-turn', outcome: 'normal-drag' },

@@ -3,7 +3,7 @@ import type { OfferLine } from '@/core/agree/offers';
 import { faultById } from '@/knowledge';
 import { planItem } from '@/knowledge/plans';
 import { offeredParts } from '@/knowledge/offeredParts';
-import { roleOf, takenBy } from '@/knowledge/repairWork';
+import { placesOf, roleOf, takenBy } from '@/knowledge/repairWork';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
 import type { JobFacts } from '../jobView/dto';
 import type { ProposalView } from './dto';
@@ -41,14 +41,15 @@ export function repairLines(
   const safety = isSafetyFault(fault);
   const own = { group, fault, reason, until, safety };
   const lines: Line[] = [{ ...labour(`do-${fault}`, group, repair.label, repair.minutes), ...own }];
-  for (const part of partsOf(fault, kind, facts)) {
+  const parts = partsOf(fault, kind, facts);
+  for (const part of parts) {
     const keys = keysOf(part);
     if (keys.some((key) => taken.has(key))) continue;
     for (const key of keys) taken.add(key);
     lines.push({
       ...PLAIN,
       ...own,
-      id: `part-${fault}-${part.group}`,
+      id: `part-${fault}-${part.group}${parts.filter((p) => p.group === part.group).length > 1 ? `-${part.station}` : ''}`,
       sort: 'part',
       label: part.label,
       minutes: null,
@@ -75,18 +76,20 @@ export interface Chosen {
   note: string;
 }
 
-/** One part of each group that a repair cannot do without, or usually takes: what was fitted, the model’s own, the middle one. */
+/** One part of each group and place that a repair cannot do without, or usually takes: what was fitted, the model’s own, the middle one. */
 export function partsOf(fault: string, kind: Kind, facts: Pick<JobFacts, 'parts' | 'fitted'>): Chosen[] {
-  const { repair, kinds } = faultOf(fault);
-  const station = kinds[kind.id]!.station;
+  const { repair } = faultOf(fault);
   return (repair.parts ?? [])
     .filter((group) => roleOf([fault], group) !== 'choice')
-    .map((group): Chosen => {
+    .flatMap((group) => placesOf(kind.id, fault, group).map((station) => ({ group, station })))
+    .map(({ group, station }): Chosen => {
       const quantity = takenBy([fault], group);
       const fitted = facts.fitted.find(
         (f) => f.station === station && facts.parts.some((p) => p.code === f.code && p.group === group),
       );
-      const offered = offeredParts(facts.parts, kind.id, [fault]).filter((p) => p.group === group);
+      const ofGroup = offeredParts(facts.parts, kind.id, [fault]).filter((p) => p.group === group);
+      const there = ofGroup.filter((p) => p.station === station);
+      const offered = there.length > 0 ? there : ofGroup;
       const part: Part | undefined =
         offered.find((p) => p.code === fitted?.code) ?? offered.find((p) => p.own) ?? middleOf(offered);
       if (!part)
