@@ -92,7 +92,7 @@ export const turbine: AccessSteps = {
   'sole-plate': within(
     [1.5, 2],
     [
-      step('guard-off', 'Furniture guard stretched off', 'U', [0.5, 0.8], 'Guard stretched back over its hooks', {
+      step('guard-off', 'Furniture guard stretched off', 'U', [0.5, 0.8], 'Guard on', {
         checks: ['guard-back'],
       }),
       step(

@@ -68,7 +68,7 @@ export const stick: AccessSteps = {
   exhaust: within(
     [0.5, 0.5],
     [
-      step('exhaust-foam-out', 'Exhaust foam out', '-', [0.5, 0.5], 'Exhaust foam in before its cover', {
+      step('exhaust-foam-out', 'Exhaust foam out', '-', [0.5, 0.5], 'Exhaust foam in', {
         checks: ['exhaust-foam-in'],
       }),
     ],

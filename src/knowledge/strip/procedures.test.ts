@@ -149,6 +149,16 @@ test('a look before something is hidden is asked once where it is, so that one t
   }
 });
 
+test('what is done and the look at it are not told in the same words: nobody ticks one sentence twice', () => {
+  for (const { id } of kinds)
+    for (const { id: step, back } of procedures[id]!.steps)
+      expect([id, step, back.checks.filter((c) => c.label.toLowerCase() === back.label.toLowerCase())]).toEqual([
+        id,
+        step,
+        [],
+      ]);
+});
+
 test('what is said to be dry or cured is not said while its clock runs', () => {
   const says = closingCheckIds.map(closingCheck).filter((c) => /\b(dry|cured)\b/i.test(c.label));
   // Soap that is dry is no machine that dries.

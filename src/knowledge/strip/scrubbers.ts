@@ -68,14 +68,10 @@ export const walkBehind: AccessSteps = {
       step('deck-housing', 'Housing tilted, three screws', 'D cross-2', [1.5, 2], 'Housing down, three screws', {
         out: ['3 screw cross-2 medium: in the housing'],
       }),
-      step(
-        'plug-and-hoses',
-        'Plug and both hoses off',
-        'D',
-        [1, 1.3],
-        'Plug and both hoses on, the front one under the motor',
-        { photo: 'Route of the front hose under the motor.', checks: ['hoses-plugs'] },
-      ),
+      step('plug-and-hoses', 'Plug and both hoses off', 'D', [1, 1.3], 'Plug and both hoses on', {
+        photo: 'Route of the front hose under the motor.',
+        checks: ['hoses-plugs'],
+      }),
       step('deck-belt-cover', 'Belt cover off, belt looked at for cracks', 'D cross-2', [1, 1.2], 'Belt cover on', {
         out: ['2 screw cross-2 short: in the belt cover'],
         checks: ['belt-finger', 'deck-swings'],

@@ -215,7 +215,7 @@ export const clutch: AccessSteps = {
   clutch: within(
     [8, 9],
     [
-      step('u-bend-off', 'U-bend pulled off', 'B', [0.5, 0.5], 'U-bend pushed home', { checks: ['u-bend-home'] }),
+      step('u-bend-off', 'U-bend pulled off', 'B', [0.5, 0.5], 'U-bend on', { checks: ['u-bend-home'] }),
       step(
         'clutch-cover',
         'Cover eased, front and back together',
@@ -330,7 +330,7 @@ export const clutch: AccessSteps = {
           cautions: ['brittle-plastic', 'flying-springs'],
         },
       ),
-      step('internal-hose-off', 'Internal hose off the upper port', 'S', [1, 1], 'Internal hose on the upper port', {
+      step('internal-hose-off', 'Internal hose off the upper port', 'S', [1, 1], 'Internal hose on', {
         checks: ['internal-hose-upper'],
       }),
       step(

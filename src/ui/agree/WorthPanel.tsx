@@ -71,7 +71,7 @@ export function WorthPanel({
       <Typography component="h3" variant="h3">
         Is it worth it?
       </Typography>
-      <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(4, 1fr)' } }}>
+      <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr' }}>
         <MoneyField
           size="small"
           label="A comparable new one"
