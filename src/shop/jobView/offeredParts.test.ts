@@ -34,10 +34,15 @@ describe.each(knowledge.kinds.map((k) => [k.id, k] as const))('%s', (id, kind) =
     if (kind.supply !== 'mains') expect(labels).not.toMatch(/Cord 8 m/);
   });
 
-  test('a repair takes what sits where the fault is', () => {
+  test('a repair takes what sits where the fault is, but for both belts where both are made new', () => {
     for (const f of faults) {
       const at = f.kinds[id]!.station;
       const offered = offeredParts(partsOf(id), id, [f.id]);
+      if (['clutch-worn-or-melted', 'primary-belt-broken', 'primary-belt-stretched'].includes(f.id)) {
+        const belts = offered.filter((p) => p.group === 'belt').map((p) => p.station);
+        expect(belts.sort()).toEqual(id === 'upright-auto' ? ['belt-1', 'belt-2'] : ['primary-belt', 'roll-belt']);
+        continue;
+      }
       const groups = new Set(offered.filter((p) => p.station === at).map((p) => p.group));
       expect([f.id, offered.filter((p) => p.station !== at && groups.has(p.group))]).toEqual([f.id, []]);
     }
