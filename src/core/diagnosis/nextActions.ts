@@ -188,7 +188,7 @@ export function nextActions(
   });
   const ordered = secondLooks.length > 0 ? secondFirst(secondLooks, rows) : turnFirst(compiled, input, rows);
   const safe = safetyFirst(compiled, cautions, answered, ordered);
-  const { rows: sorted, behind } = enablersFirst(compiled, safe?.rows ?? ordered);
+  const { rows: sorted, behind, waiting } = enablersFirst(compiled, safe?.rows ?? ordered);
   const free = sorted.filter((r) => r.heldBackBy.length === 0);
   const first = free[0];
   const same = first ? Math.max(SAME_MINUTES, SAME_PART * first.total) : 0;
@@ -217,9 +217,10 @@ export function nextActions(
   for (const row of free)
     row.asGood = row === first || (row.informs > SPEAKS * row.minutes && row.total - first!.total <= same);
   const [level, rest] = [free.filter((r) => r.asGood), free.filter((r) => !r.asGood)];
-  /** What must have been looked at before what stands first. */
+  /** What must have been looked at before what stands first, or before what the roll is turned for. */
   const made = ([first, ...others]: NextAction[]) => {
-    const after = compiled.checks.find((c) => c.id === first?.check)?.madeAfter;
+    const wanted = first?.check === compiled.rules.turn?.check.id ? (waiting ?? first?.check) : first?.check;
+    const after = compiled.checks.find((c) => c.id === wanted)?.madeAfter;
     return after === undefined ? undefined : others.find((r) => r.check === after);
   };
   /** Turning by hand, before anything else is opened or run because of a roll. */
@@ -382,15 +383,19 @@ function secondFirst(looks: Diagnosis['secondLooks'], rows: NextAction[]): NextA
 }
 
 /** When the best of all waits only for the roll to be turned by hand, turning it is the next step, with that behind it. */
-function enablersFirst({ rules }: CompiledKind, rows: NextAction[]): { rows: NextAction[]; behind: number } {
+function enablersFirst(
+  { rules }: CompiledKind,
+  rows: NextAction[],
+): { rows: NextAction[]; behind: number; waiting: string | null } {
   const best = rows.find((r) => r.heldBackBy.every((h) => h === rules.turn?.caution));
   const turn = rows.find((r) => r.check === rules.turn?.check.id);
-  if (!best || best.heldBackBy.length === 0 || !turn) return { rows, behind: 0 };
+  if (!best || best.heldBackBy.length === 0 || !turn) return { rows, behind: 0, waiting: null };
   const total = Math.min(turn.total, best.total + turn.minutes + turn.openingMinutes);
   const raised = { ...turn, total, saving: turn.saving + turn.total - total };
   return {
     rows: [raised, ...rows.filter((r) => r !== turn)],
     behind: total < turn.total ? best.minutes + best.openingMinutes : 0,
+    waiting: best.check,
   };
 }
 

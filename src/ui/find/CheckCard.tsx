@@ -203,7 +203,7 @@ function Why({ job, doing, next, waiting }: WhyProps) {
   if (behind)
     return (
       <Words>
-        <strong>Why this one: </strong>“{behind.label}” tells most, and nothing is run before the roll turns freely.
+        <strong>Why this one: </strong>“{behind.label}” is worth most, and nothing is run before the roll turns freely.
       </Words>
     );
   // An answer that moves nothing gives no reason.

@@ -336,6 +336,6 @@ test('a roll that is turned only because something is run next says what waits, 
   stand(<Waiting />);
   await settle();
   const run = checksOf(knowledge, 'upright-brush-motor').find((c) => c.id === other)!;
-  expect(bench().textContent).toContain(`Why this one: “${run.label}” tells most`);
+  expect(bench().textContent).toContain(`Why this one: “${run.label}” is worth most`);
   expect(document.body.textContent).not.toContain('No check is worth its minutes');
 });

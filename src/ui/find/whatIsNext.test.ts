@@ -30,13 +30,14 @@ test('nothing left: nothing proposed; and the finder’s own end is the end', ()
   expect(whatIsNext(job, odds([step('a', 0.4)], true)).finished).toBe(true);
 });
 
-const fresh = (kind: string, ...complaints: string[]) =>
+const asked = (kind: string, complaints: string[], answers: { check: string; outcome: string }[] = []) =>
   assess(knowledge, {
     kind: knowledge.kinds.find((k) => k.id === kind)!,
     mainsV: kind.startsWith('scrubber') ? 36 : 120,
     complaints,
-    answers: [],
+    answers,
   }) as unknown as AssessmentView;
+const fresh = (kind: string, ...complaints: string[]) => asked(kind, complaints);
 
 // Walk 3: finger turn, caps, first-belt pulley; nobody buys a clutch for a noise that was told at the counter.
 test('a slow roll that ratchets is turned by hand and looked at, not repaired on suspicion', () => {
@@ -45,10 +46,12 @@ test('a slow roll that ratchets is turned by hand and looked at, not repaired on
   expect(isAnyLookWorth(told)).toBe(true);
 });
 
-test('a roll that is turned by hand only because something is run next says what that is', () => {
-  const told = fresh('upright-shaft-belt', 'dead-intermittent');
+test('a roll that is turned by hand only because something is to be run says what that is; a cord is looked along before it is bent under power', () => {
+  expect(whatIsNext(job, fresh('upright-shaft-belt', 'dead-intermittent')).proposed).toBe('cord-look');
+  const whole = ['fine', 'plug-sound'].map((outcome) => ({ check: 'cord-look', outcome }));
+  const told = asked('upright-shaft-belt', ['dead-intermittent'], whole);
   expect(whatIsNext(job, told).proposed).toBe('finger-turn');
-  expect(waitsForTurning('finger-turn', told)).toBe('cord-flex');
+  expect(waitsForTurning('finger-turn', told)).toBe('run-seconds');
   // Where turning it tells by itself, that is the reason.
   const bound = fresh('upright-shaft-belt', 'roll-not-turning');
   expect(whatIsNext(job, bound).proposed).toBe('finger-turn');

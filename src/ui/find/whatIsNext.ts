@@ -46,6 +46,6 @@ export function isAnyLookWorth({ next }: AssessmentView): boolean {
 export function waitsForTurning(check: string, { next }: AssessmentView): string | null {
   const turn = next.find((n) => n.check === check);
   if (!turn || turn.informs > TELLS_LITTLE) return null;
-  const waiting = next.filter((n) => n.heldBackBy.length > 0 && mayFollow(n)).sort((a, b) => a.total - b.total)[0];
-  return waiting && waiting.total < turn.total ? waiting.check : null;
+  const waiting = next.filter((n) => n.heldBackBy.length > 0 && mayFollow(n) && n.informs > TELLS_LITTLE);
+  return waiting.sort((a, b) => a.total - b.total)[0]?.check ?? null;
 }
