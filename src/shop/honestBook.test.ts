@@ -322,6 +322,14 @@ describe('visits and complaints', () => {
     expect((await readJob(job)).complaints).toEqual(['dead', 'weak-suction']);
   });
 
+  test('a visit whose complaint was struck is not told as one without a complaint', async () => {
+    const job = await openJob(shop.person, shop.models[K1]!, ['dead'], { words: 'It is dead.' });
+    await strikeComplaint(shop.person, job, { ...(await base(job)), complaint: 'dead', why: 'It runs here.' });
+    await toHandBack(shop.person, job);
+    await end(job);
+    expect(await lastLine(job)).toContain('No cause named.');
+  });
+
   test('what the bench sees instead, or besides, is looked for and shown to be gone like what was said', async () => {
     const job = await openJob(shop.person, shop.models[K1]!, ['dead'], { words: 'It is dead.' });
     await strikeComplaint(shop.person, job, {

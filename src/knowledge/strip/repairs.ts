@@ -28,7 +28,7 @@ const NEW_BELT = [
   'Pulleys and shaft turned by hand: free and smooth',
   'New belt on, not twisted, turned by hand',
 ];
-/** The first, and the one that it drives: a new one beside an old one runs short. */
+/** The first, and the one that it drives: made new together. Common practice, no source. */
 const BOTH_BELTS = ['primary-belt', 'roll-belt', 'belt-1', 'belt-2'];
 const DRY_DAY = { kind: 'drying', hours: 24, what: 'washed filter' } as const;
 const WASH = ['Filter washed in cold water until it runs clear, squeezed, not wrung', 'Set to dry away from heat'];

@@ -80,8 +80,10 @@ export const handBack = jobDeed({
     await resetPlans(scene, { ...facts, repaired });
     if (practice) tell('note', `Practice: hidden were ${practice.faults.map(faultLabel).join(', ')}. Not counted.`);
     const found = [...faults.map(faultLabel), ...(words ? [words] : [])].join(', ');
+    const isAsked = facts.complaints.length + facts.struck.length > 0;
+    const nothing = isAsked ? 'No cause named.' : 'Nothing was complained of.';
     const sentences = [
-      `${ending.says}. ${found ? `Found: ${found}.` : facts.complaints.length > 0 ? 'No cause named.' : 'Nothing was complained of.'}`,
+      `${ending.says}. ${found ? `Found: ${found}.` : nothing}`,
       open.length > 0 && ending.id !== 'cancelled' ? `Left open: ${open.map(faultLabel).join(', ')}.` : '',
       facts.agree.notWanted.length > 0 && ending.id !== 'cancelled'
         ? `Offered, and not wanted: ${facts.agree.notWanted.map(faultLabel).join(', ')}.`

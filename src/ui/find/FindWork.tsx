@@ -135,7 +135,9 @@ export function FindWork({ desk, onLook, onDone, station, onStation }: Props) {
               job={job}
               checkId={current}
               next={next}
-              waiting={current === proposed && assessment ? waitsForTurning(current, assessment) : null}
+              waiting={
+                current === proposed && assessment ? waitsForTurning(job.machine.kind, current, assessment) : null
+              }
               proposed={current === proposed}
               onRecord={record}
               onLeave={() => setPinned(null)}

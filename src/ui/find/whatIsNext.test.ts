@@ -51,11 +51,13 @@ test('a roll that is turned by hand only because something is to be run says wha
   const whole = ['fine', 'plug-sound'].map((outcome) => ({ check: 'cord-look', outcome }));
   const told = asked('upright-shaft-belt', ['dead-intermittent'], whole);
   expect(whatIsNext(job, told).proposed).toBe('finger-turn');
-  expect(waitsForTurning('finger-turn', told)).toBe('run-seconds');
+  expect(waitsForTurning('upright-shaft-belt', 'finger-turn', told)).toBe('run-seconds');
+  // Another look is no turning, whatever waits.
+  expect(waitsForTurning('upright-shaft-belt', 'floor-setting', told)).toBeNull();
   // Where turning it tells by itself, that is the reason.
   const bound = fresh('upright-shaft-belt', 'roll-not-turning');
   expect(whatIsNext(job, bound).proposed).toBe('finger-turn');
-  expect(waitsForTurning('finger-turn', bound)).toBeNull();
+  expect(waitsForTurning('upright-shaft-belt', 'finger-turn', bound)).toBeNull();
 });
 
 test('on a fresh job the finder is hardly ever at its end: a look is proposed that tells, or that something worth it waits for', () => {

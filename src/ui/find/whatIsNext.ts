@@ -2,7 +2,7 @@ import { proposedStep } from '@/core/diagnosis/finderCase';
 import { repairedFault } from '@/core/diagnosis/doing';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
-import { cautionOf } from '../job/labels';
+import { cautionOf, freesRoll } from '../job/labels';
 
 /** Minutes that a look must spare of what follows to tell anything. */
 export const TELLS_LITTLE = 0.02;
@@ -42,10 +42,14 @@ export function isAnyLookWorth({ next }: AssessmentView): boolean {
   );
 }
 
-/** What waits for nothing but that the roll is turned by hand, and is why that comes first; null where turning it tells by itself. */
-export function waitsForTurning(check: string, { next }: AssessmentView): string | null {
+/**
+ * What turning the roll by hand is proposed for: the best of all that tells waits for nothing else. Null for another check, where
+ * turning it tells by itself, and where something that may be made now is better.
+ */
+export function waitsForTurning(kindId: string, check: string, { next }: AssessmentView): string | null {
   const turn = next.find((n) => n.check === check);
-  if (!turn || turn.informs > TELLS_LITTLE) return null;
-  const waiting = next.filter((n) => n.heldBackBy.length > 0 && mayFollow(n) && n.informs > TELLS_LITTLE);
-  return waiting.sort((a, b) => a.total - b.total)[0]?.check ?? null;
+  if (!turn || turn.informs > TELLS_LITTLE || !freesRoll(kindId, check)) return null;
+  const telling = next.filter((n) => mayFollow(n) && n.informs > TELLS_LITTLE);
+  const best = telling.sort((a, b) => a.total - b.total)[0];
+  return best && best.heldBackBy.length > 0 ? best.check : null;
 }

@@ -93,6 +93,10 @@ export function allDoings(kindId: string): Check[] {
   return checksOf(bookOf(kindId).knowledge, kindId);
 }
 
+/** Whether a check is that by which the roll is turned by hand before anything is run. */
+export const freesRoll = (kindId: string, check: string): boolean =>
+  bookOf(kindId).knowledge.checks.some((c) => c.id === check && c.freesRoll !== undefined);
+
 /** Whether the roll was turned by hand in this job, and was free. */
 export function isRollTurned(job: Pick<JobFacts, 'machine' | 'findings'>): boolean {
   const turning = allDoings(job.machine.kind).find((c) => c.freesRoll);
