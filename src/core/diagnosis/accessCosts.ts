@@ -1,5 +1,6 @@
 import type { Check, Fault, Kind } from './knowledge';
 import type { RepairCosts } from './finishingCourse';
+import { remembered } from './remembered';
 
 /** Access ids from the outermost to the one named; empty for what is reached from outside. */
 export function accessPath(kind: Kind, access: string): string[] {
@@ -46,15 +47,8 @@ export function courseCosts(kind: Kind, faults: Fault[], open: ReadonlySet<strin
   const maskOf = (ids: Iterable<string>) => [...ids].reduce((mask, id) => mask | bit.get(id)!, 0);
   const pathOf = (access: string) => maskOf(accessPath(kind, access));
   const closedForPower = maskOf(kind.access.filter((a) => a.closedForPower).map((a) => a.id));
-  const sumOf = (minutes: (a: Kind['access'][number]) => number) => {
-    const cache = new Map<number, number>();
-    return (mask: number) => {
-      let sum = cache.get(mask);
-      if (sum === undefined)
-        cache.set(mask, (sum = kind.access.reduce((s, a, i) => s + (mask & (1 << i) ? minutes(a) : 0), 0)));
-      return sum;
-    };
-  };
+  const sumOf = (minutes: (a: Kind['access'][number]) => number) =>
+    remembered((mask) => kind.access.reduce((sum, a, i) => sum + (mask & (1 << i) ? minutes(a) : 0), 0));
   const opening = sumOf((a) => a.openMinutes);
   const closing = sumOf((a) => a.closeMinutes);
   const faultPath = faults.map((f) => pathOf(f.repair.access));

@@ -7,7 +7,7 @@ const MOST_JOINT_OUTCOMES = 96;
 export interface AspectTable {
   finding: number;
   radix: number;
-  /** P(level | set), set-major. */
+  /** P(level | set), level by level, 0 and more. */
   p: Float64Array;
 }
 
@@ -27,10 +27,10 @@ export function aspectTables(
     if (node.effects.length === 0 || joint * radix > MOST_JOINT_OUTCOMES) continue;
     joint *= radix;
     const base = cumulative(node.leak);
-    const effects = new Map<number, number[]>();
+    const effects: number[][] = [];
     for (const e of node.effects) {
       const below = cumulative(e.levels);
-      if (isCandidate[e.fault]) effects.set(e.fault, below);
+      if (isCandidate[e.fault]) effects[e.fault] = below;
       else {
         const m = marginals[e.fault]!;
         for (let k = 0; k < radix; k++) base[k]! *= 1 - m + m * below[k]!;
@@ -38,11 +38,13 @@ export function aspectTables(
     }
     const p = new Float64Array(sets.length * radix);
     sets.forEach((set, h) => {
+      const own = set.faults.flatMap((i) => effects[i] ?? []);
       let previous = 0;
       for (let k = 0; k < radix; k++) {
         let c = base[k]!;
-        for (const i of set.faults) c *= effects.get(i)?.[k] ?? 1;
-        p[h * radix + k] = c - previous;
+        for (let e = k; e < own.length; e += radix) c *= own[e]!;
+        // The running products may differ by a rounding where nothing is added.
+        p[k * sets.length + h] = Math.max(0, c - previous);
         previous = c;
       }
     });
@@ -78,28 +80,52 @@ export interface JointOutcome {
 
 /** Every joint outcome that is at least so likely, from these weights of the sets (summing to 1). */
 export function jointOutcomes(tables: AspectTable[], from: Float64Array, rare: number): JointOutcome[] {
+  const sets = from.length;
   const joint = tables.reduce((product, t) => product * t.radix, 1);
+  // One piece of memory for all of them, the next row taken when an outcome is kept: asking for hundreds a pass is what took long.
+  const room = new Float64Array(joint * sets);
   const found: JointOutcome[] = [];
   for (let code = 0; code < joint; code++) {
-    const levels: JointOutcome['levels'] = [];
+    const row = found.length * sets;
+    for (let h = 0; h < sets; h++) room[row + h] = from[h]!;
     let rest = code;
-    for (const table of tables) {
-      levels.push({ finding: table.finding, level: rest % table.radix });
-      rest = Math.floor(rest / table.radix);
+    for (const { radix, p } of tables) {
+      const level = (rest % radix) * sets;
+      rest = Math.floor(rest / radix);
+      for (let h = 0; h < sets; h++) room[row + h]! *= p[level + h]!;
     }
     let probability = 0;
-    const weights = new Float64Array(from.length);
-    for (let h = 0; h < from.length; h++) {
-      let p = from[h]!;
-      for (let a = 0; a < tables.length && p > 0; a++) p *= tables[a]!.p[h * tables[a]!.radix + levels[a]!.level]!;
-      weights[h] = p;
-      probability += p;
-    }
+    for (let h = 0; h < sets; h++) probability += room[row + h]!;
     if (probability < rare) continue;
-    for (let h = 0; h < from.length; h++) weights[h]! /= probability;
-    found.push({ code, levels, probability, weights });
+    const weights = room.subarray(row, row + sets);
+    for (let h = 0; h < sets; h++) weights[h]! /= probability;
+    found.push({ code, levels: levelsOf(tables, code), probability, weights });
   }
   return found;
+}
+
+/** What the levels of an outcome show directly, together. */
+export function shownBy(
+  levels: JointOutcome['levels'],
+  proves: (finding: number, level: number) => readonly number[],
+): readonly number[] {
+  let shown = NOTHING;
+  for (const { finding, level } of levels) {
+    const own = proves(finding, level);
+    if (own.length > 0) shown = shown.length > 0 ? [...shown, ...own] : own;
+  }
+  return shown;
+}
+
+const NOTHING: readonly number[] = [];
+
+function levelsOf(tables: AspectTable[], code: number): JointOutcome['levels'] {
+  let rest = code;
+  return tables.map(({ finding, radix }) => {
+    const level = rest % radix;
+    rest = Math.floor(rest / radix);
+    return { finding, level };
+  });
 }
 
 /** What is shown directly is there: only the sets that hold all of it keep their weight (in place). */

@@ -26,6 +26,8 @@ export interface CompiledFinding {
   check?: Check;
   aspect?: Aspect;
   repairOf?: Fault;
+  /** Level → the faults that it shows directly, by index. */
+  proves: readonly (readonly number[])[];
 }
 
 /** A kind's knowledge as a network, with the way back from indices to ids. */
@@ -126,7 +128,7 @@ function buildSkeleton(knowledge: Knowledge, kind: Kind, dropped: ReadonlySet<st
   for (const complaint of complaints) {
     const leak = complaint.leak ?? COMPLAINT_LEAK;
     put(
-      { id: `complaint:${complaint.id}`, complaint },
+      { id: `complaint:${complaint.id}`, complaint, proves: [] },
       { leak: [1 - leak, leak], effects: complaintEffects(complaint) },
     );
   }
@@ -148,7 +150,8 @@ function buildSkeleton(knowledge: Knowledge, kind: Kind, dropped: ReadonlySet<st
             const levels = effectOf(f, kind, check, aspect);
             return levels ? [{ fault, levels }] : [];
           });
-      put({ id: `${check.id}/${aspect.id}`, check, aspect }, { leak, effects });
+      const proves = aspect.outcomes.map((o) => (o.proves ?? []).flatMap((id) => faultIndex.get(id) ?? []));
+      put({ id: `${check.id}/${aspect.id}`, check, aspect, proves }, { leak, effects });
     }
 
   // After repairing fault i, the trouble remains if another fault with the same complaint is there.
@@ -160,7 +163,10 @@ function buildSkeleton(knowledge: Knowledge, kind: Kind, dropped: ReadonlySet<st
       const s = Math.max(...shared.map((c) => STRENGTHS[c.strength]));
       return [{ fault: j, levels: [1 - s, s] }];
     });
-    put({ id: repairOf(fault.id), repairOf: fault }, { leak: [1 - COMPLAINT_LEAK, COMPLAINT_LEAK], effects });
+    put(
+      { id: repairOf(fault.id), repairOf: fault, proves: [] },
+      { leak: [1 - COMPLAINT_LEAK, COMPLAINT_LEAK], effects },
+    );
   });
 
   const network: Network = {

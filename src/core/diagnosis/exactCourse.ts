@@ -1,4 +1,4 @@
-import { aspectTables, jointOutcomes, pin, type AspectTable } from './aspectTables';
+import { aspectTables, jointOutcomes, pin, shownBy, type AspectTable } from './aspectTables';
 import type { Prover, RepairCosts, WeightedSet } from './finishingCourse';
 import type { Network } from './network';
 
@@ -46,8 +46,20 @@ export function exactCourse(input: ExactInput): number[] | null {
   const isCandidate = new Uint8Array(network.faults.length);
   for (const set of sets) for (const f of set.faults) isCandidate[f] = 1;
   const tables: AspectTable[][] = actions.map((a) => aspectTables(network, sets, isCandidate, marginals, a.findings));
-  const groups = sets.map((s) => input.groupsOf(s.faults));
-  const memory = new Map<string, number>();
+  const stated = sets.map((s) => input.groupsOf(s.faults));
+  const groups = stated.map((all) => all.filter((g) => g.length > 0));
+  const isHopeless = stated.map((all, h) => all.length > 0 && groups[h]!.length === 0);
+  /** What is open → the answers given → minutes to the end. */
+  const memory = new Map<number, Map<number, number>>();
+  // The answers given are one whole number, a place for every action and in it its joint outcome, 0 for not made: exact, for
+  // there are at most MOST_ACTIONS places of at most 97.
+  const place: number[] = [];
+  let places = 1;
+  for (const own of tables) {
+    place.push(places);
+    places *= own.reduce((product, t) => product * t.radix, 1) + 1;
+  }
+  if (places > Number.MAX_SAFE_INTEGER) return null;
   let states = 0;
 
   interface State {
@@ -55,8 +67,9 @@ export function exactCourse(input: ExactInput): number[] | null {
     proved: ReadonlySet<number>;
     repaired: ReadonlySet<number>;
     open: number;
-    /** The joint outcome of every action; -1 for not made. */
-    made: Int8Array;
+    /** Actions that are made, a bit for each, and what they gave. */
+    made: number;
+    answers: number;
   }
 
   /** Minutes still owed when every set that is left is settled; undefined while one is not. */
@@ -64,9 +77,8 @@ export function exactCourse(input: ExactInput): number[] | null {
     let hopeless = 0;
     for (let h = 0; h < sets.length; h++) {
       if (weights[h]! < GONE) continue;
-      const all = groups[h]!.filter((g) => g.length > 0);
-      if (groups[h]!.length > 0 && all.length === 0) hopeless += weights[h]!;
-      else if (!all.every((g) => g.some((i) => proved.has(i) || repaired.has(i)))) return undefined;
+      if (isHopeless[h]) hopeless += weights[h]!;
+      else if (!groups[h]!.every((g) => g.some((i) => proved.has(i) || repaired.has(i)))) return undefined;
     }
     let owed = 0;
     for (const i of proved) if (!repaired.has(i)) owed += repair.minutes(i, open);
@@ -82,15 +94,14 @@ export function exactCourse(input: ExactInput): number[] | null {
     for (const { code, levels, probability, weights } of outcomes) {
       if (total >= bound) return Infinity;
       const gone = action.repairs !== undefined && levels[0]?.level === 0;
-      const shown = gone ? [action.repairs!] : levels.flatMap((l) => action.proves(l.finding, l.level));
-      const made = Int8Array.from(state.made);
-      made[index] = code;
+      const shown = gone ? [action.repairs!] : shownBy(levels, action.proves);
       const rest = after({
         weights: shown.length > 0 ? pin(weights, sets, shown) : weights,
         proved: shown.length > 0 ? new Set([...state.proved, ...shown]) : state.proved,
         repaired: gone ? new Set([...state.repaired, action.repairs!]) : state.repaired,
         open,
-        made,
+        made: state.made | (1 << index),
+        answers: state.answers + (code + 1) * place[index]!,
       });
       total += probability * rest;
       covered += probability;
@@ -101,14 +112,15 @@ export function exactCourse(input: ExactInput): number[] | null {
   function after(state: State): number {
     const owed = settled(state);
     if (owed !== undefined) return owed;
-    const key = `${state.made.join()}/${state.open}`;
-    const known = memory.get(key);
-    if (known !== undefined) return known;
+    let known = memory.get(state.open);
+    if (!known) memory.set(state.open, (known = new Map()));
+    const before = known.get(state.answers);
+    if (before !== undefined) return before;
     if (++states > MOST_STATES) return UNREACHED;
     let best = Infinity;
-    for (let i = 0; i < actions.length; i++) if (state.made[i] === -1) best = Math.min(best, doing(i, state, best));
+    for (let i = 0; i < actions.length; i++) if (!(state.made & (1 << i))) best = Math.min(best, doing(i, state, best));
     const value = best === Infinity ? UNREACHED : best;
-    memory.set(key, value);
+    known.set(state.answers, value);
     return value;
   }
 
@@ -118,7 +130,8 @@ export function exactCourse(input: ExactInput): number[] | null {
     proved: input.proved,
     repaired: new Set(),
     open: input.openNow,
-    made: new Int8Array(actions.length).fill(-1),
+    made: 0,
+    answers: 0,
   };
   if (settled(start) !== undefined) return null;
   const totals = actions.map((_, i) => doing(i, start, Infinity));

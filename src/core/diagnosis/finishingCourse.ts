@@ -1,3 +1,5 @@
+import { remembered } from './remembered';
+
 /** A set of faults that may be there, with its weight. */
 export interface WeightedSet {
   faults: number[];
@@ -62,39 +64,58 @@ const UNREACHED = 60;
 export function finishingCourse({ sets, provers, repair, groupsOf, before }: FinishingInput) {
   const faults = [...new Set(sets.flatMap((s) => s.faults))];
   const position = new Map(faults.map((f, i) => [f, i]));
-  const members = sets.map((s) => Int32Array.from(s.faults, (f) => position.get(f)!));
+  const at = (list: readonly number[]) => list.flatMap((f) => position.get(f) ?? []);
+  const members = rows(sets.map((s) => at(s.faults)));
   const stated = sets.map((s) => (groupsOf ? groupsOf(s.faults) : s.faults.map((f) => [f])));
-  const groups = stated.map((all) =>
-    all.filter((g) => g.length > 0).map((g) => Int32Array.from(g, (f) => position.get(f)!)),
-  );
+  const groups = stated.map((all) => all.filter((g) => g.length > 0).map(at));
   // A set that explains nothing of what is asked cannot be finished by proving.
-  const hopeless = stated.map((all, h) => all.length > 0 && groups[h]!.length === 0);
+  const hopeless = Uint8Array.from(stated, (all, h) => Number(all.length > 0 && groups[h]!.length === 0));
   const reaches = provers
-    .map((p) => ({ prover: p, at: Int32Array.from(p.faults.flatMap((f) => position.get(f) ?? [])) }))
+    .map((prover, number) => ({ prover, number, at: Int32Array.from(at(prover.faults)) }))
     .filter((r) => r.at.length > 0);
+  /** Whose repair a set may owe, each once, however many complaints it explains. */
+  const owing = rows(groups.map((all) => [...new Set(all.flat())]));
+
+  // Of every group, whose it is; of every fault, in which groups it is: so that whoever is reached counts down what its sets lack.
+  const setOf = Int32Array.from(groups.flatMap((all, h) => all.map(() => h)));
+  const groupCount = Int32Array.from(groups, (all) => all.length);
+  const inGroups: number[][] = faults.map(() => []);
+  groups.flat().forEach((group, g) => group.forEach((i) => inGroups[i]!.push(g)));
+  const groupsAt = rows(inGroups);
+
   const m = new Float64Array(faults.length);
   const odds = new Float64Array(faults.length);
   const reached = new Uint8Array(faults.length);
   const paid = new Uint8Array(faults.length);
+  /** Groups of which somebody is reached, and how many of its groups a set still lacks. */
+  const met = new Uint8Array(setOf.length);
+  const lacks = new Int32Array(sets.length);
   /** Sets that are not finished yet: those that still count are at the front. */
   const alive = new Int32Array(sets.length);
 
   const were = new Float64Array(faults.length);
-  if (before) members.forEach((those, h) => those.forEach((i) => (were[i]! += before.weights[h]!)));
+  if (before) sets.forEach((_, h) => add(were, members, h, before.weights[h]!));
 
-  const isFinished = (h: number) => {
-    for (const group of groups[h]!) {
-      let any = false;
-      for (let k = 0; k < group.length && !any; k++) any = reached[group[k]!] === 1;
-      if (!any) return false;
+  const reach = (i: number) => {
+    if (reached[i]) return;
+    reached[i] = 1;
+    for (let k = groupsAt.start[i]!; k < groupsAt.start[i + 1]!; k++) {
+      const g = groupsAt.at[k]!;
+      if (met[g]) continue;
+      met[g] = 1;
+      lacks[setOf[g]!]!--;
     }
-    return true;
   };
-  /** Whose repair a set may owe, each once, however many complaints it explains. */
-  const owing = groups.map((all) => Int32Array.from(new Set(all.flatMap((group) => [...group]))));
+  // Minutes from a state of open parts: the same few states come again and again.
+  const toProve = remembered((open: number) => Float64Array.from(provers, (p) => p.minutes(open)));
+  const toRepair = remembered((open: number) => Float64Array.from(faults, (f) => repair.minutes(f, open)));
   const owed = (h: number, open: number) => {
+    const costs = toRepair(open);
     let minutes = 0;
-    for (const i of owing[h]!) if (reached[i] && !paid[i]) minutes += repair.minutes(faults[i]!, open);
+    for (let k = owing.start[h]!; k < owing.start[h + 1]!; k++) {
+      const i = owing.at[k]!;
+      if (reached[i] && !paid[i]) minutes += costs[i]!;
+    }
     return minutes;
   };
 
@@ -107,12 +128,9 @@ export function finishingCourse({ sets, provers, repair, groupsOf, before }: Fin
     odds.fill(0);
     reached.fill(0);
     paid.fill(0);
-    for (let h = 0; h < members.length; h++) {
-      const w = weights[h]!;
-      if (w === 0) continue;
-      const those = members[h]!;
-      for (let k = 0; k < those.length; k++) odds[those[k]!]! += w;
-    }
+    met.fill(0);
+    lacks.set(groupCount);
+    for (let h = 0; h < sets.length; h++) if (weights[h] !== 0) add(odds, members, h, weights[h]!);
     let topFault = -1;
     let topProbability = 0;
     let most = STILL;
@@ -125,55 +143,53 @@ export function finishingCourse({ sets, provers, repair, groupsOf, before }: Fin
         topProbability = odds[i]!;
         topFault = faults[i]!;
       }
-      if (repaired.has(faults[i]!)) reached[i] = paid[i] = 1;
-      else if (proved.has(faults[i]!)) reached[i] = 1;
+      if (repaired.has(faults[i]!)) paid[i] = 1;
+      if (paid[i] || proved.has(faults[i]!)) reach(i);
     }
     let open = openNow;
     let minutes = 0;
     let mass = 0;
     let count = 0;
     m.fill(0);
-    for (let h = 0; h < members.length; h++) {
+    for (let h = 0; h < sets.length; h++) {
       const w = weights[h]!;
       if (w === 0) continue;
       if (hopeless[h]) minutes += w * UNREACHED;
-      else if (isFinished(h)) minutes += w * owed(h, open);
+      else if (lacks[h] === 0) minutes += w * owed(h, open);
       else {
         mass += w;
         alive[count++] = h;
-        const those = members[h]!;
-        for (let k = 0; k < those.length; k++) m[those[k]!]! += w;
+        add(m, members, h, w);
       }
     }
     for (let step = 0; step < MOST_STEPS && mass > NEGLIGIBLE; step++) {
+      const costs = toProve(open);
       let best: (typeof reaches)[number] | undefined;
       let bestRatio = 1e-7;
-      let bestMinutes = 0;
       for (const r of reaches) {
         let gain = 0;
         for (let k = 0; k < r.at.length; k++) if (!reached[r.at[k]!]) gain += m[r.at[k]!]!;
         if (gain < 1e-5) continue;
-        const cost = r.prover.minutes(open);
-        if (gain / cost > bestRatio) {
-          bestRatio = gain / cost;
+        const ratio = gain / costs[r.number]!;
+        if (ratio > bestRatio) {
+          bestRatio = ratio;
           best = r;
-          bestMinutes = cost;
         }
       }
       if (!best) {
         minutes += mass * UNREACHED;
         break;
       }
-      minutes += mass * bestMinutes;
+      minutes += mass * costs[best.number]!;
       open = best.prover.opens(open);
       for (const i of best.at) {
-        reached[i] = 1;
+        reach(i);
         if (best.prover.repairs) paid[i] = 1;
       }
       let left = 0;
       for (let j = 0; j < count; j++) {
         const h = alive[j]!;
-        if (!isFinished(h)) {
+        if (lacks[h]! > 0) {
           alive[left++] = h;
           continue;
         }
@@ -181,11 +197,28 @@ export function finishingCourse({ sets, provers, repair, groupsOf, before }: Fin
         minutes += w * owed(h, open);
         mass -= w;
         // What is finished no longer speaks for going on to its other faults.
-        const those = members[h]!;
-        for (let k = 0; k < those.length; k++) m[those[k]!]! -= w;
+        add(m, members, h, -w);
       }
       count = left;
     }
     return { minutes, topFault, topProbability };
   };
+}
+
+/** Lists of positions one behind the other: row `r` is `at[start[r]]` up to `at[start[r + 1]]`, that one left out. */
+interface Rows {
+  start: Int32Array;
+  at: Int32Array;
+}
+
+function rows(lists: readonly (readonly number[])[]): Rows {
+  const start = new Int32Array(lists.length + 1);
+  lists.forEach((list, r) => (start[r + 1] = start[r]! + list.length));
+  return { start, at: Int32Array.from(lists.flat()) };
+}
+
+/** Adds to the total of everyone in a row, in place. */
+function add(totals: Float64Array, { start, at }: Rows, row: number, weight: number): void {
+  const end = start[row + 1]!;
+  for (let k = start[row]!; k < end; k++) totals[at[k]!]! += weight;
 }

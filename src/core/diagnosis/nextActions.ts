@@ -514,10 +514,11 @@ function showsCause(
   };
 }
 
+const NONE: readonly number[] = [];
+
 /** Faults that a level of a finding shows directly. */
-function provesAt(compiled: CompiledKind, finding: number, level: number): number[] {
-  const { aspect } = compiled.findings[finding]!;
-  return (aspect?.outcomes[level]?.proves ?? []).flatMap((id) => compiled.faultIndex.get(id) ?? []);
+function provesAt(compiled: CompiledKind, finding: number, level: number): readonly number[] {
+  return compiled.findings[finding]!.proves[level] ?? NONE;
 }
 
 /** Faults that a finding will most likely prove if they are there. */

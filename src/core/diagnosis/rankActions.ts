@@ -1,6 +1,7 @@
-import { aspectTables, jointOutcomes, likeliest } from './aspectTables';
+import { aspectTables, jointOutcomes, likeliest, shownBy } from './aspectTables';
 import { finishingCourse, type FinishingInput } from './finishingCourse';
 import type { Network } from './network';
+import { remembered } from './remembered';
 
 /** Something that can be done next: a check with one or more aspects, or a repair and a run. */
 export interface Action {
@@ -86,19 +87,29 @@ export function rankActions(input: RankInput): Ranking {
   for (const c of candidates) isCandidate[c] = 1;
   const tablesOf = actions.map((a) => aspectTables(network, sets, isCandidate, marginals, a.findings));
 
-  /** Expected minutes to the end after an action from these weights, and where each answer leads. */
-  function evaluate(index: number, from: Float64Array, settled: ReadonlySet<number>, otherwise: number) {
+  /**
+   * Expected minutes to the end after an action from these weights, and where each answer leads; given up (more than `most`, and
+   * not all leads) once it cannot be less than `most`.
+   */
+  function evaluate(
+    index: number,
+    from: Float64Array,
+    settled: ReadonlySet<number>,
+    otherwise: number,
+    most = Infinity,
+  ) {
     const action = actions[index]!;
     let after = 0;
     let covered = 0;
     const leads: (Lead & { w: Float64Array; proved: ReadonlySet<number>; repaired: ReadonlySet<number> })[] = [];
     for (const { levels, probability, weights: w } of jointOutcomes(tablesOf[index]!, from, RARE_OUTCOME)) {
-      const shown = action.proves ? levels.flatMap((l) => action.proves!(l.finding, l.level)) : [];
+      const shown = action.proves ? shownBy(levels, action.proves) : [];
       const provedNow = shown.length ? new Set([...settled, ...shown]) : settled;
       const gone = action.repairs !== undefined && levels[0]?.level === 0;
       const repaired = gone ? new Set([action.repairs!]) : nobody;
       const rest = course(w, provedNow, repaired, action.openAfter);
       after += probability * rest.minutes;
+      if (action.minutes + after > most) break;
       covered += probability;
       leads.push({
         levels,
@@ -116,9 +127,11 @@ export function rankActions(input: RankInput): Ranking {
     return { total: action.minutes + after, leads };
   }
 
+  // Of many actions the same is open afterwards.
+  const minutesOpened = remembered((open) => course(weights, proved, nobody, open).minutes);
   const rows = actions.map((action, index) => {
     const { total, leads } = evaluate(index, weights, proved, now);
-    const opened = course(weights, proved, nobody, action.openAfter).minutes;
+    const opened = minutesOpened(action.openAfter);
     return { action: index, total, saving: now - total, informs: opened - (total - action.minutes), leads };
   });
   // A look that leaves the rest of the course as long as it was tells nothing, however cheap it is.
@@ -134,7 +147,7 @@ export function rankActions(input: RankInput): Ranking {
         lead.then = -1;
         for (const next of rows.slice(0, AHEAD_FOLLOWERS)) {
           if (next.action === row.action) continue;
-          const { total } = evaluate(next.action, lead.w, lead.proved, lead.minutesToGo);
+          const { total } = evaluate(next.action, lead.w, lead.proved, lead.minutesToGo, best);
           if (total < best - 1e-9) {
             best = total;
             lead.then = next.action;
