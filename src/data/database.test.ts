@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { claimDeed, deedDoneAt, draftOf, earlierDeed, putDraft, storeDeedAnswer } from './deeds';
-import { inTransaction, migrate, readiness } from './database';
+import { inTransaction, migrate, prepared, preparedShapes, readiness } from './database';
 import { insertMachines } from './exchange';
 import { nextTag } from './machines';
 import { migrationSource } from './migrations';
@@ -180,6 +180,15 @@ test('the next tag is one that nobody has; no file and no hand can push the numb
   // A hand wrote one in past every door of ours.
   await db('machine').insert({ tag: 'GK-0004', model_id: 1, customer_id: 1 });
   expect(await nextTag(db)).toBe('GK-0005');
+});
+
+test('a kept statement has a name that the database does not cut off, and each of its shapes one of its own', () => {
+  expect(() => prepared('x'.repeat(64))).toThrow(RangeError);
+  const [named, other] = [preparedShapes('one'), preparedShapes('other')];
+  const names = ['a', 'b', 'a'].map((shape) => named(shape).name);
+  expect(names[0]).toBe(names[2]);
+  expect(new Set([...names, other('a').name]).size).toBe(3);
+  expect(named('y'.repeat(200)).name!.length).toBeLessThan(64);
 });
 
 test('calendar dates come back as dates, not as instants of a zone', async () => {

@@ -81,11 +81,26 @@ export function database(): Knex {
   return (held.gritkeeperDatabase ??= connect(databaseUrl()));
 }
 
+/** A longer name is cut off by the database, and two texts could then go by one. */
+const LONGEST_NAME = 63;
+
 /**
  * Keeps the plan of a statement with the connection: for what is asked with every press. A name stands for one text, always.
+ * @throws RangeError for a name of more than 63 characters
  */
 export function prepared(name: string): Readonly<Record<string, string>> {
+  if (name.length > LONGEST_NAME) throw new RangeError(`The name of a statement is too long: ${name}`);
   return { name };
+}
+
+/** The same for one statement in several shapes: each has a number of its own in this process, however it is described. */
+export function preparedShapes(name: string): (shape: string) => Readonly<Record<string, string>> {
+  const numbers = new Map<string, number>();
+  return (shape) => {
+    let number = numbers.get(shape);
+    if (number === undefined) numbers.set(shape, (number = numbers.size));
+    return prepared(`${name}:${number}`);
+  };
 }
 
 type Task = () => Promise<unknown>;

@@ -1,5 +1,5 @@
 import type { AnswerWay, EstimateRow, Says } from './agree';
-import { prepared, type Db } from './database';
+import { prepared, preparedShapes, type Db } from './database';
 import type { DocumentKind } from './documents';
 import type { AddedStation, MachineRow, ModelRow } from './machines';
 import type { JobRow, ProofRow, ServiceState, WaitRow } from './jobs';
@@ -294,15 +294,15 @@ const SECTIONS: Record<keyof JobState, string> = {
   practice: `exists (select from practice where job_id = job.id)`,
 };
 
-const FROM = (id: string) => `from job
+const TABLES = `job
 join machine on machine.id = job.machine_id
 join model on model.id = machine.model_id
 join customer on customer.id = job.customer_id
-left join shop on true
-where job.id = ${id}`;
+left join shop on true`;
 
+const columns = (names: readonly (keyof JobState)[]) => names.map((name) => `${SECTIONS[name]} as "${name}"`);
 const reading = (names: readonly (keyof JobState)[], id = '?') =>
-  `select ${names.map((name) => `${SECTIONS[name]} as "${name}"`).join(',\n')} ${FROM(id)}`;
+  `select ${columns(names).join(',\n')} from ${TABLES} where job.id = ${id}`;
 
 const ALL = Object.keys(SECTIONS) as (keyof JobState)[];
 const STATE = reading(ALL);
@@ -312,17 +312,6 @@ const STATE_OF_DEED = reading(ALL, ':jobId');
 export async function jobState(db: Db, id: number): Promise<JobState | undefined> {
   const { rows } = await db.raw(STATE, [id]).options(prepared('job-state'));
   return rows[0] as JobState | undefined;
-}
-
-/** The job's own row and a few members of its state anew; undefined when it is not there. */
-export async function jobStateOf<Name extends keyof JobState>(
-  db: Db,
-  id: number,
-  names: readonly Name[],
-): Promise<Pick<JobState, Name | 'job'> | undefined> {
-  const read = ['job' as const, ...names];
-  const { rows } = await db.raw(reading(read), [id]).options(prepared(`job-state:${read.join()}`));
-  return rows[0] as Pick<JobState, Name | 'job'> | undefined;
 }
 
 /**
@@ -383,22 +372,45 @@ export interface TimelineLine {
   text: string;
 }
 
-/** Ends a deed on a job, in one statement: its lines in the machine's timeline, what it changed, and the next version. */
-export async function endJobDeed(
+/** A plan is kept for deeds that tell so many lines: more are rare, and each number is a statement of its own. */
+const MOST_LINES_KEPT = 3;
+const endings = preparedShapes('end-job-deed');
+
+/**
+ * Ends a deed on a job, in one statement: its lines in the machine's timeline, what it changed, and the next version.
+ * @param touched members of the state that its work has written: they are read with it
+ * @returns those, and the job's own row as it is now
+ */
+export async function endJobDeed<Name extends Exclude<keyof JobState, 'job'>>(
   db: Db,
   at: { jobId: number; machineId: number; personId: number | null },
   change: JobChange & { closed?: boolean },
   lines: TimelineLine[],
-): Promise<void> {
-  const { closed, ...columns } = change;
-  const update = db('job')
-    .where({ id: at.jobId })
-    .update({ ...columns, ...(closed ? { closed_at: db.fn.now() } : {}), version: db.raw('version + 1') });
+  touched: readonly Name[],
+): Promise<Pick<JobState, Name | 'job'>> {
+  const { closed, ...values } = change;
+  const all = { ...values, ...(closed ? { closed_at: db.fn.now() } : {}) };
+  const set = Object.keys(all).filter((column) => all[column as keyof typeof all] !== undefined);
+  const ended = db.queryBuilder();
   if (lines.length > 0) {
     const rows = lines.map((l) => ({ machine_id: at.machineId, job_id: at.jobId, person_id: at.personId, ...l }));
-    void update.with('told', db('timeline').insert(rows));
+    void ended.with('told', db('timeline').insert(rows));
   }
-  await update;
+  void ended
+    .with(
+      'changed',
+      db('job')
+        .where({ id: at.jobId })
+        .update({ ...all, version: db.raw('version + 1') })
+        .returning('*'),
+    )
+    .select(db.raw(["(select to_jsonb(changed) - 'next_action' from changed) as job", ...columns(touched)].join(',\n')))
+    .fromRaw(TABLES)
+    .where('job.id', at.jobId);
+  if (lines.length <= MOST_LINES_KEPT)
+    void ended.options(endings([set.join(), lines.length, touched.join()].join(' ')));
+  const [state] = (await ended) as Pick<JobState, Name | 'job'>[];
+  return state!;
 }
 
 /** Keeps the next thing for the hands, unless the job has changed since it was found. */

@@ -1,4 +1,4 @@
-import type { Db } from './database';
+import { prepared, type Db } from './database';
 
 export type Stage = 'take-in' | 'find' | 'agree' | 'strip' | 'fit' | 'prove' | 'hand-back' | 'closed';
 export type Place = 'bench' | 'rack' | 'parts-shelf' | 'door-shelf';
@@ -306,7 +306,9 @@ export async function insertFindings(
     person_id: number;
   }[],
 ): Promise<void> {
-  await db('finding').insert(rows);
+  await db('finding')
+    .insert(rows)
+    .options(prepared(`insert-findings:${rows.length}`));
 }
 
 /** Takes findings back. @returns how many of them were there and in force */

@@ -57,6 +57,13 @@ const faults = new Map(knowledge.faults.map((f) => [f.id, f]));
 
 export const faultById = (id: string): Fault | undefined => faults.get(id);
 
+const placeOf = new Map(knowledge.faults.map((f, place) => [f.id, place]));
+
+/** Faults by their ids, in the order of the knowledge; what is not known any more is left out. */
+export function inOrder(ids: Iterable<string>): Fault[] {
+  return [...ids].flatMap((id) => faults.get(id) ?? []).sort((a, b) => placeOf.get(a.id)! - placeOf.get(b.id)!);
+}
+
 /** What a fault is called; the id of one that was once known. */
 export const faultLabel = (id: string): string => faults.get(id)?.label ?? id;
 

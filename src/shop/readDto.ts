@@ -23,16 +23,21 @@ export async function readDto<T extends object>(type: ClassConstructor<T>, body:
 
 /** Lists of more than their field takes, told before a single item of them is looked at. */
 function listsTooLong(type: object, body: Record<string, unknown>): FieldProblem[] {
+  let lists = listsOf.get(type);
+  if (!lists) listsOf.set(type, (lists = boundedLists(type)));
+  return lists
+    .filter(({ field, most }) => Array.isArray(body[field]) && body[field].length > most)
+    .map(({ field, most }) => ({ field, message: `At most ${most} of them.` }));
+}
+
+/** Reading it takes a walk over the rules of every class: once for each is enough. */
+const listsOf = new WeakMap<object, { field: string; most: number }[]>();
+
+function boundedLists(type: object) {
   return getMetadataStorage()
     .getTargetValidationMetadatas(type as new () => object, '', true, false)
-    .filter(({ name, propertyName, constraints }) => {
-      const given = name === ARRAY_MAX_SIZE ? body[propertyName] : undefined;
-      return Array.isArray(given) && given.length > (constraints as [number])[0];
-    })
-    .map(({ propertyName, constraints }) => ({
-      field: propertyName,
-      message: `At most ${(constraints as [number])[0]} of them.`,
-    }));
+    .filter(({ name }) => name === ARRAY_MAX_SIZE)
+    .map(({ propertyName, constraints }) => ({ field: propertyName, most: (constraints as [number])[0] }));
 }
 
 function flatten(error: ValidationError, parent: string, into: FieldProblem[]): void {

@@ -2,6 +2,7 @@ import { repairOf } from './doing';
 import {
   checksOf,
   repairAccess,
+  perKind,
   COMMONNESS,
   STRENGTHS,
   type Aspect,
@@ -10,6 +11,7 @@ import {
   type Fault,
   type Kind,
   type Knowledge,
+  type PerKind,
 } from './knowledge';
 import { rulesOf, type Rules } from './rules';
 import type { FindingNode, Network } from './network';
@@ -72,14 +74,18 @@ export function shippedPriors(knowledge: Knowledge, kind: Kind, options: PriorOp
   );
 }
 
-/** The faults of a kind, each mended by the access that it has there. */
+const kindFaults: PerKind<Fault[]> = new WeakMap();
+
+/** The faults of a kind, each mended by the access that it has there; made once. */
 export function faultsOf(knowledge: Knowledge, kind: Kind): Fault[] {
-  return knowledge.faults
-    .filter((f) => kind.id in f.kinds)
-    .map((f) => {
-      const access = repairAccess(kind, f);
-      return access === f.repair.access ? f : { ...f, repair: { ...f.repair, access } };
-    });
+  return perKind(kindFaults, knowledge, kind.id, () =>
+    knowledge.faults
+      .filter((f) => kind.id in f.kinds)
+      .map((f) => {
+        const access = repairAccess(kind, f);
+        return access === f.repair.access ? f : { ...f, repair: { ...f.repair, access } };
+      }),
+  );
 }
 
 /** Everything about a kind that no prior changes; kept, because it takes longer than the odds of a simple machine. */
@@ -101,7 +107,11 @@ export function compileKind(knowledge: Knowledge, kind: Kind, options: PriorOpti
   };
 }
 
-function skeletonOf(knowledge: Knowledge, kind: Kind, dropped: readonly string[]): CompiledKind {
+/**
+ * All of a kind that no prior changes, its faults with a prior of 0; made once for a kind and its dropped stations. It is enough
+ * for what is open, proved or held back.
+ */
+export function skeletonOf(knowledge: Knowledge, kind: Kind, dropped: readonly string[]): CompiledKind {
   let kinds = skeletons.get(knowledge);
   if (!kinds) skeletons.set(knowledge, (kinds = new WeakMap()));
   let models = kinds.get(kind);

@@ -2,8 +2,8 @@ import { assess } from './assess';
 import type { Answer, Assessment, AssessInput } from './assessment';
 import { cautionsInForce, replay } from './benchState';
 import { referencesOf } from './classifyReading';
-import { compileKind, shippedPriors } from './compileKind';
-import { kindOf, type Kind, type Knowledge } from './knowledge';
+import { shippedPriors, skeletonOf } from './compileKind';
+import { kindOf, perKind, type Kind, type Knowledge, type PerKind } from './knowledge';
 import { learnedPriors, type Tallies } from './learnPriors';
 import { ImpossibleEvidenceError } from './network';
 import { observe } from './observe';
@@ -79,13 +79,26 @@ export function trulyDropped(
 ): string[] {
   const dropped = new Set(droppedStations);
   if (dropped.size === 0) return droppedStations;
+  const behind = perKind(stationsBehind, knowledge, kind.id, stationsBehindComplaints);
   for (const complaint of complaints) {
-    const where = knowledge.faults
-      .filter((f) => f.complaints.some((c) => c.complaint === complaint && c.strength !== 'never'))
-      .flatMap((f) => f.kinds[kind.id]?.station ?? []);
+    const where = behind.get(complaint) ?? [];
     if (where.length > 0 && where.every((s) => dropped.has(s))) for (const s of where) dropped.delete(s);
   }
   return droppedStations.filter((s) => dropped.has(s));
+}
+
+const stationsBehind: PerKind<Map<string, string[]>> = new WeakMap();
+
+/** Complaint → the stations of whatever may explain it on a kind. */
+function stationsBehindComplaints(knowledge: Knowledge, kindId: string): Map<string, string[]> {
+  const behind = new Map<string, string[]>();
+  for (const { kinds, complaints } of knowledge.faults) {
+    const station = kinds[kindId]?.station;
+    if (station === undefined) continue;
+    for (const { complaint, strength } of complaints)
+      if (strength !== 'never') behind.set(complaint, [...(behind.get(complaint) ?? []), station]);
+  }
+  return behind;
 }
 
 /** An answer of the finder, or why there is none: the findings cannot all be true. */
@@ -110,7 +123,7 @@ export function reckonCase(knowledge: Knowledge, asked: FinderCase, tallies: Tal
  */
 export function benchStateOf(knowledge: Knowledge, asked: FinderCase): BenchState {
   const input = inputOf(knowledge, asked);
-  const compiled = compileKind(knowledge, input.kind, input);
+  const compiled = skeletonOf(knowledge, input.kind, input.droppedStations ?? []);
   const { proved } = observe(compiled, input, referencesOf(input.kind, input.mainsV));
   const { open, minutes } = replay(compiled, input);
   return {

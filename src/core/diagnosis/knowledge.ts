@@ -261,9 +261,14 @@ export function kindOf(knowledge: Knowledge, id: string): Kind {
   return kind;
 }
 
-/** The stations of a kind, of all its lines. */
-export const stationsOf = ({ lines }: Pick<Kind, 'lines'>): Set<string> =>
-  new Set(lines.flatMap((l) => l.stations.map((s) => s.id)));
+const stationsOfLines = new WeakMap<Kind['lines'], ReadonlySet<string>>();
+
+/** The stations of a kind, of all its lines; made once. */
+export function stationsOf({ lines }: Pick<Kind, 'lines'>): ReadonlySet<string> {
+  let stations = stationsOfLines.get(lines);
+  if (!stations) stationsOfLines.set(lines, (stations = new Set(lines.flatMap((l) => l.stations.map((s) => s.id)))));
+  return stations;
+}
 
 /** "Plug out", in the words of a machine that has no plug, and the caution that goes with it. */
 const MADE_DEAD: Record<Supply, { words: string; caution: string | null }> = {
@@ -302,12 +307,17 @@ function cautionsOfKind(knowledge: Knowledge, kindId: string): { dead: string | 
   return { dead: MADE_DEAD[supply].caution, mute: new Set(mute.map((c) => c.id)) };
 }
 
-type PerKind<T> = WeakMap<Knowledge, Map<string, T>>;
+export type PerKind<T> = WeakMap<Knowledge, Map<string, T>>;
 const kindCautions: PerKind<ReturnType<typeof cautionsOfKind>> = new WeakMap();
 const kindChecks: PerKind<Check[]> = new WeakMap();
 
 /** What follows from the knowledge for a kind, made once: the knowledge never changes. */
-function perKind<T>(kept: PerKind<T>, knowledge: Knowledge, kindId: string, make: (k: Knowledge, id: string) => T): T {
+export function perKind<T>(
+  kept: PerKind<T>,
+  knowledge: Knowledge,
+  kindId: string,
+  make: (k: Knowledge, id: string) => T,
+): T {
   let byKind = kept.get(knowledge);
   if (!byKind) kept.set(knowledge, (byKind = new Map()));
   let made = byKind.get(kindId);

@@ -9,9 +9,10 @@ const work = (held.gritkeeperAfterwards ??= {
   },
 });
 
-/** Does it soon; what goes wrong is told to whoever watches. */
+/** Does it once what runs now has come to rest: the answer goes out first. What goes wrong is told to whoever watches. */
 export function afterwards(task: () => Promise<void>): void {
-  const running: Promise<void> = task()
+  const running: Promise<void> = new Promise<void>((begin) => setImmediate(begin))
+    .then(task)
     .catch((error: unknown) => work.onTrouble(error))
     .finally(() => work.running.delete(running));
   work.running.add(running);

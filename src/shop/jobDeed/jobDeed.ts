@@ -1,15 +1,7 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { database, inTransaction, type Db } from '@/data/database';
 import { earlierDeed } from '@/data/deeds';
-import {
-  beginJobDeed,
-  endJobDeed,
-  jobState,
-  jobStateOf,
-  type JobChange,
-  type JobState,
-  type TimelineLine,
-} from '@/data/jobState';
+import { beginJobDeed, endJobDeed, jobState, type JobChange, type JobState, type TimelineLine } from '@/data/jobState';
 import { kindById } from '@/knowledge';
 import type { Person } from '../access/person';
 import { claimOf, deedOn, usedOtherwise, type DeedOn, type DeedSpec } from '../deed/deed';
@@ -39,13 +31,14 @@ export interface DeedScene {
 }
 
 type Beside = 'parts';
+type Touched = Exclude<keyof JobState, 'job'>;
 
 interface JobDeedSpec<Dto extends JobDeedDto, Ready> extends DeedSpec<Dto> {
   /** What takes long or needs no lock, worked out before the job is held; the work is refused when the job moved on since. */
   prepare?: (state: JobState, dto: Dto) => Promise<Ready>;
   work: (scene: DeedScene, dto: Dto, ready: Ready) => Promise<void>;
-  /** All that it can change of the state beside the job's own row: only this is read anew. Left out, everything is. */
-  touches?: readonly (keyof JobState)[];
+  /** All that it can change, before its end, of the state beside the job's own row: only this is read anew. Left out, everything is. */
+  touches?: readonly Touched[];
   /** The owner did it, by a link that this person made: the book says nobody of the shop. */
   byOwner?: true;
 }
@@ -85,7 +78,7 @@ async function write(
   db: Db,
   person: Person,
   state: JobState,
-  { touches, byOwner }: { touches?: readonly (keyof JobState)[]; byOwner?: true },
+  { touches, byOwner }: { touches?: readonly Touched[]; byOwner?: true },
   work: (scene: DeedScene) => Promise<void>,
 ) {
   const { job, machine, model } = state;
@@ -107,15 +100,14 @@ async function write(
     onceWritten: (more) => void then.push(more),
     also: (name, read) => void beside.push(async (now, after) => ({ [name]: await read(now, after) })),
   });
-  await endJobDeed(db, { jobId: job.id, machineId: machine.id, personId: byOwner ? null : person.id }, change, lines);
+  const at = { jobId: job.id, machineId: machine.id, personId: byOwner ? null : person.id };
+  const written = await endJobDeed(db, at, change, lines, touches ?? []);
   for (const more of then) await more(db);
-  const after: JobState = touches
-    ? { ...state, ...(await jobStateOf(db, job.id, touches))! }
-    : (await jobState(db, job.id))!;
-  const written = factsOf(after);
-  const answer: JobChanges = { ...changes(facts, written), id: job.id, version: after.job.version };
+  const after: JobState = touches ? { ...state, ...written } : (await jobState(db, job.id))!;
+  const told = factsOf(after);
+  const answer: JobChanges = { ...changes(facts, told), id: job.id, version: after.job.version };
   for (const read of beside) Object.assign(answer, await read(db, after));
-  return { answer, after, facts: written };
+  return { answer, after, facts: told };
 }
 
 /** The members that are not as they were. */

@@ -53,7 +53,8 @@ export function factsOf(state: JobState): WrittenFacts {
   const found = [...bench.proved, ...state.openFaults.map((f) => f.fault), ...agreed.faults];
   const repaired = repairedIn(kind, state, new Set(found));
   const bridged = bridgedOn(kind, state);
-  const service = serviceList(kind, state, today, (item) => isDoneHere(item, kind.id, { ...state, repaired }));
+  const done = { ...state, repaired };
+  const service = serviceList(kind, state, today, (item) => isDoneHere(item, kind.id, done));
   const agree = agreeOf(state, agreed, bench.proved, repaired);
   // What the owner did not want is neither opened for nor mended; what was agreed besides is.
   const toMend = [...bench.proved.filter((f) => !agree.notWanted.includes(f)), ...agree.besides];

@@ -2,7 +2,7 @@ import type { JobState } from '@/data/jobState';
 import { UNITS } from '@/core/units/units';
 import type { ProofAsk, ProofView } from './dto';
 import { cautionsFor, checksOf, type Complaint, type Kind } from '@/core/diagnosis/knowledge';
-import { knowledge } from '@/knowledge';
+import { inOrder, knowledge } from '@/knowledge';
 import { hasStation } from '@/knowledge/where';
 
 export interface ProofItem {
@@ -104,8 +104,7 @@ function retest(id: string, findings: JobState['findings']): ProofItem {
 
 /** Proofs of the protections that were repaired, each once. */
 function owedBy(kind: Kind, repaired: ReadonlySet<string>): ProofItem[] {
-  const owed = knowledge.faults
-    .filter((f) => repaired.has(f.id))
+  const owed = inOrder(repaired)
     .flatMap((f) => f.repair.owes ?? [])
     .filter((p) => p.kinds?.includes(kind.id) ?? true);
   return [...new Map(owed.map((p) => [p.id, p])).values()].map((p) => ({
@@ -118,6 +117,7 @@ function owedBy(kind: Kind, repaired: ReadonlySet<string>): ProofItem[] {
 
 /** Faults that were proved, and those of the stations where a part was fitted. */
 function repairedOf(kind: Kind, fitted: readonly { station: string }[], proved: readonly string[]): Set<string> {
+  if (fitted.length === 0) return new Set(proved);
   const stations = new Set(fitted.map((f) => f.station));
   return new Set([
     ...proved,

@@ -1,7 +1,7 @@
-import { repairOf } from '@/core/diagnosis/doing';
+import { repairedFault } from '@/core/diagnosis/doing';
 import type { Kind } from '@/core/diagnosis/knowledge';
 import type { JobState } from '@/data/jobState';
-import { knowledge } from '@/knowledge';
+import { inOrder } from '@/knowledge';
 import { isRenewed } from '@/knowledge/repairWork';
 
 /**
@@ -10,12 +10,9 @@ import { isRenewed } from '@/knowledge/repairWork';
  * @param found faults proved or named in this job, or left open by another
  */
 export function repairedIn(kind: Kind, { repairs, findings, fitted }: JobState, found: ReadonlySet<string>): string[] {
-  const tried = new Set(findings.filter((f) => f.revoked_at === null).map((f) => f.check_id));
-  return knowledge.faults
-    .filter((f) => {
-      if (!(kind.id in f.kinds)) return false;
-      if (repairs.includes(f.id) || tried.has(repairOf(f.id))) return true;
-      return found.has(f.id) && isRenewed(kind.id, f.id, fitted);
-    })
+  const tried = findings.flatMap((f) => (f.revoked_at === null ? (repairedFault(f.check_id) ?? []) : []));
+  const done = new Set([...repairs, ...tried]);
+  return inOrder(new Set([...done, ...found]))
+    .filter((f) => kind.id in f.kinds && (done.has(f.id) || isRenewed(kind.id, f.id, fitted)))
     .map((f) => f.id);
 }

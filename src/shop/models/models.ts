@@ -103,7 +103,7 @@ async function keep(db: Db, id: number | null, dto: PutModelDto): Promise<number
   const problems: FieldProblem[] = [];
   if (!kind) problems.push({ field: 'kind', message: 'This kind is not known.' });
   else {
-    const known = stationsOf(kind);
+    const known = new Set(stationsOf(kind));
     dto.droppedStations.forEach((s, i) => {
       if (!known.has(s)) problems.push({ field: `droppedStations[${i}]`, message: `This kind has no ${s}.` });
     });
