@@ -91,6 +91,16 @@ const until = (use: string) =>
     .map((own) => `"${fallbackFace(use, own)}"`)
     .join(', ');
 
+/** The sizes of letters on a screen; those of a reading within a line are of the line that it stands in. */
+export const SIZES = {
+  small: '0.84rem',
+  text: '0.92rem',
+  label: '1.02rem',
+  head: '1.2rem',
+  title: '1.6rem',
+  reading: '0.88em',
+} as const;
+
 export const fonts = {
   text: `"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", ${until('text')}, "Noto Sans", sans-serif`,
   label: `"Barlow Semi Condensed", ${until('label')}, "Atkinson Hyperlegible Next Variable", "Noto Sans", sans-serif`,

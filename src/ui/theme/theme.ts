@@ -3,7 +3,7 @@
 import { createTheme, type Theme } from '@mui/material/styles';
 // What the pickers of days may be given besides.
 import type {} from '@mui/x-date-pickers/themeAugmentation';
-import { day, fonts, night, type BenchColours } from './palette';
+import { day, fonts, night, SIZES, type BenchColours } from './palette';
 
 declare module '@mui/material/styles' {
   interface CssThemeVariables {
@@ -53,13 +53,13 @@ export const makeTheme = (): Theme =>
     typography: {
       fontFamily: fonts.text,
       fontSize: 15,
-      h1: { fontFamily: fonts.label, fontWeight: 600, fontSize: '1.6rem', lineHeight: 1.15 },
-      h2: { fontFamily: fonts.label, fontWeight: 600, fontSize: '1.2rem', lineHeight: 1.2 },
-      h3: { fontFamily: fonts.label, fontWeight: 600, fontSize: '1.02rem', lineHeight: 1.25 },
+      h1: { fontFamily: fonts.label, fontWeight: 600, fontSize: SIZES.title, lineHeight: 1.15 },
+      h2: { fontFamily: fonts.label, fontWeight: 600, fontSize: SIZES.head, lineHeight: 1.2 },
+      h3: { fontFamily: fonts.label, fontWeight: 600, fontSize: SIZES.label, lineHeight: 1.25 },
       overline: {
         fontFamily: fonts.label,
         fontWeight: 600,
-        fontSize: '0.82rem',
+        fontSize: SIZES.small,
         letterSpacing: '0.06em',
         lineHeight: 1.4,
         textTransform: 'none',
@@ -67,12 +67,13 @@ export const makeTheme = (): Theme =>
       button: {
         fontFamily: fonts.label,
         fontWeight: 600,
-        fontSize: '1.02rem',
+        fontSize: SIZES.label,
         textTransform: 'none',
         letterSpacing: '0.01em',
       },
-      body2: { fontSize: '0.92rem', lineHeight: 1.4 },
-      caption: { fontSize: '0.84rem', lineHeight: 1.35 },
+      body1: { fontSize: SIZES.label },
+      body2: { fontSize: SIZES.text, lineHeight: 1.4 },
+      caption: { fontSize: SIZES.small, lineHeight: 1.35 },
     },
     components: {
       MuiCssBaseline: {
@@ -111,7 +112,7 @@ export const makeTheme = (): Theme =>
                 props: { variant: 'text' },
                 style: { boxShadow: 'none', textDecoration: 'underline', textUnderlineOffset: 3 },
               },
-              { props: { size: 'small' }, style: { minHeight: 36, fontSize: '0.95rem', paddingInline: 12 } },
+              { props: { size: 'small' }, style: { minHeight: 36, fontSize: SIZES.text, paddingInline: 12 } },
             ],
           }),
         },
@@ -148,7 +149,7 @@ export const makeTheme = (): Theme =>
           root: ({ theme: t }) => ({
             padding: '7px 10px',
             borderColor: t.vars!.palette.bench.rule,
-            fontSize: '0.95rem',
+            fontSize: '0.92rem',
           }),
           head: ({ theme: t }) => ({
             fontFamily: fonts.label,
