@@ -56,6 +56,33 @@ const readMeter = async (job: number, hours: number, daysAgo: number) => {
   await refreshPlans(shop.db, [(await readJob(job)).machine.id]);
 };
 
+test('a service that renews a part makes it new on job and card, whether the part was written down or not; taken back, it does not', async () => {
+  const job = await visit('upright-shaft-belt');
+  const { machine } = await readJob(job);
+  await shop.db('fitted_part').insert({
+    job_id: job,
+    machine_id: machine.id,
+    person_id: shop.person.id,
+    station: 'flat-belt',
+    label: 'flat belt',
+    quantity: 1,
+    why: '',
+    at: new Date(Date.now() - 400 * 86_400_000),
+  });
+  const ages = async () => [
+    (await readJob(job)).partAgeDays['flat-belt'],
+    (await cardOf(job)).partAgeDays['flat-belt'],
+  ];
+  expect(await ages()).toEqual([400, 400]);
+  await serve(job, 'flat-belt');
+  expect((await readJob(job)).partAgeDays['flat-belt']).toBe(0);
+  await serve(job, 'flat-belt', { state: '' });
+  expect((await readJob(job)).partAgeDays['flat-belt']).toBe(400);
+  await serve(job, 'flat-belt');
+  await end(job);
+  expect(await ages()).toEqual([0, 0]);
+});
+
 describe('the list of a walk-behind scrubber’s planned service', () => {
   // Walk 11, common practice, no source: lid (float housing, ball, solution screen, vacuum screen dry), on its side (brush, four
   // blades, inlets), tanks and screws, plug and two hoses, belt.

@@ -6,6 +6,7 @@ import { jobsOf } from '@/data/machines';
 import { kindById, knowledge } from '@/knowledge';
 import { agreedOf, agreeOf } from '../standing/agreeOf';
 import { notFound } from '../problem';
+import { partAgeDays } from '../plans/partAgeDays';
 import { dayInZone } from '../settings/day';
 import { beforeNow } from '../finding/beforeNow';
 import { bridgedOn } from './bridgedOn';
@@ -18,7 +19,6 @@ import { repairedIn } from './repairsOf';
 import { serviceList } from './serviceList';
 import { stripOf } from './stripOf';
 
-const DAY_MS = 86_400_000;
 const MOST_PAST = 6;
 
 /** What a deed may change of a job's facts: all of it was written to the job. */
@@ -159,8 +159,17 @@ export function factsOf(state: JobState): WrittenFacts {
       at: instant(g.at),
       by: g.person,
     })),
-    partAgeDays: Object.fromEntries(
-      state.partAges.map((a) => [a.station, Math.floor((now - Date.parse(a.at)) / DAY_MS)]),
+    partAgeDays: partAgeDays(
+      kind.id,
+      state.partAges.map((a) => ({ station: a.station, at: Date.parse(a.at) })),
+      [
+        ...state.plans.map((p) => ({ item: p.item, on: p.last_done_on })),
+        ...state.service
+          .filter((s) => s.state === 'done')
+          .map((s) => ({ item: s.item, on: dayInZone(new Date(s.at), shop.zone) })),
+      ],
+      now,
+      today,
     ),
     agree,
     currency: shop.currency,

@@ -25,6 +25,7 @@ import { openJobOf } from '@/data/jobs';
 import { photographsOfMachine } from '@/data/photographs';
 import { planInputs } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
+import { partAgeDays } from '../plans/partAgeDays';
 import { planViews, runningView } from '../plans/planViews';
 import { waitingOf, weekMinorOf } from '../plans/waiting';
 import type { ListQuery, Page } from '../lists/dto';
@@ -34,8 +35,6 @@ import { planItem } from '@/knowledge/plans';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import type { MachineCardView, MachineListView, TimelineView } from './dto';
-
-const DAY = 86_400_000;
 
 export function listView(r: MachineListRow): MachineListView {
   return {
@@ -201,7 +200,13 @@ export async function machineCardOf(db: Db, tag: string): Promise<MachineCardVie
     locale: shop.locale,
     openFaults: open.map((f) => ({ fault: f.fault, job: f.job_id, at: f.at.toISOString() })),
     scrappedOn: machine.scrapped_on,
-    partAgeDays: Object.fromEntries(ages.map((a) => [a.station, Math.floor((Date.now() - a.at.getTime()) / DAY)])),
+    partAgeDays: partAgeDays(
+      model!.kind,
+      ages.map((a) => ({ station: a.station, at: a.at.getTime() })),
+      inputs!.plans.map((p) => ({ item: p.item, on: p.last_done_on })),
+      Date.now(),
+      today,
+    ),
     timeline: timeline.map(timelineView),
     jobs: jobs.map((j) => ({
       id: j.id,

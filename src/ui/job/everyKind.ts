@@ -2,5 +2,5 @@ import { knowledge } from '@/knowledge';
 import { tradeBook } from '@/knowledge/tradeBook';
 import { tell } from './trade';
 
-// For screens that show machines of any kind, and for pages of one that come without their book.
+// For screens that show machines of any kind.
 for (const kind of knowledge.kinds) tell(tradeBook(kind.id));

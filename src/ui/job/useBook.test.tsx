@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen } from '@testing-library/react';
+import { startTransition, useState } from 'react';
 import { writtenBook } from '@/knowledge/tradeBook';
 import { stand } from '../testBench.fixture';
 import { NotFetched } from '../parts/NotFetched';
@@ -42,6 +43,24 @@ test('a page waits for its book, and asks once for all that need it', async () =
   await show('robot');
   expect(screen.getAllByText('Supply: pack')).toHaveLength(2);
   expect(asked).toEqual(['/book/robot']);
+});
+
+test('a machine that is corrected while its page is open has the one other book asked for', async () => {
+  function Corrected() {
+    const [kind, correct] = useState('canister-power-nozzle');
+    return (
+      <>
+        <button onClick={() => startTransition(() => correct('scrubber-ride-on'))}>correct</button>
+        <Page kind={kind} />
+      </>
+    );
+  }
+  answers.splice(0, answers.length, ...([book('canister-power-nozzle'), book('scrubber-ride-on')] as typeof answers));
+  await act(async () => stand(<Corrected />));
+  expect(screen.getByText('Supply: mains')).toBeTruthy();
+  await act(async () => fireEvent.click(screen.getByText('correct')));
+  expect(screen.getByText('Supply: lead-acid')).toBeTruthy();
+  expect(asked).toEqual(['/book/canister-power-nozzle', '/book/scrubber-ride-on']);
 });
 
 test('a server that is away for a moment is asked again, and nobody is told', async () => {

@@ -14,7 +14,6 @@ import { LineBoard } from '../board/LineBoard';
 import type { StationState } from '../board/stationState';
 import { FindWork } from '../find/FindWork';
 import { whatIsNext } from '../find/whatIsNext';
-import { useLater } from '../asking/useLater';
 import { bookOf, isTold, toldKind } from '../job/trade';
 import { useBook } from '../job/useBook';
 import { NotFetched } from '../parts/NotFetched';
@@ -58,19 +57,11 @@ interface Props {
 
 /** One job: the stages as a rail, the board at the top, the stage's work below, the machine's past at the side. */
 export function JobScreen({ initial, told, book, stage, me }: Props) {
-  const fetched = useBook(initial.machine.kind, book);
   const desk = useJob(initial, told);
   const { kind } = desk.job.machine;
-  // Somebody corrected what the machine is while this page was open: then its book is fetched with all others.
-  const every = useLater(
-    'every kind',
-    () => import('../job/everyKind'),
-    kind !== initial.machine.kind && !isTold(kind),
-  );
-  if (!isTold(kind)) {
-    const { failed, again } = kind === initial.machine.kind ? fetched : every;
-    return <NotFetched failed={failed} what="What is known of this machine" again={again} />;
-  }
+  // Somebody corrected what the machine is while this page was open: then the other book is asked for.
+  const { failed, again } = useBook(kind, kind === initial.machine.kind ? book : `/api/v1/knowledge/${kind}`);
+  if (!isTold(kind)) return <NotFetched failed={failed} what="What is known of this machine" again={again} />;
   return <ToldScreen desk={desk} stage={stage} me={me} />;
 }
 
