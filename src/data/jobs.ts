@@ -325,12 +325,12 @@ export async function partAt(
   db: Db,
   kind: string,
   code: string,
-): Promise<{ code: string; label: string; stations: string[] } | undefined> {
+): Promise<{ code: string; label: string; part_group: string; stations: string[] } | undefined> {
   return db('part')
     .join('part_station', 'part_station.code', 'part.code')
     .where({ 'part_station.kind': kind, 'part.code': code })
     .groupBy('part.code')
-    .first('part.code', 'part.label', { stations: db.raw('array_agg(part_station.station)') });
+    .first('part.code', 'part.label', 'part.part_group', { stations: db.raw('array_agg(part_station.station)') });
 }
 
 export async function partsFor(db: Db, kind: string) {

@@ -422,6 +422,9 @@ const byId = new Map(planItems.map((i) => [i.id, i]));
 
 export const planItem = (id: string): PlanItem | undefined => byId.get(id);
 
+/** Whether an item makes its part new every time that it is done. */
+export const renews = (item: Pick<PlanItem, 'partShare'>): boolean => item.partShare === 1;
+
 /** Items that a machine of a kind can have, its station not dropped. */
 export function planItemsOn(kind: string, dropped: readonly string[] = []): PlanItem[] {
   return planItems.filter((i) => i.stations[kind] !== undefined && !dropped.includes(i.stations[kind]));

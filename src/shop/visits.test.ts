@@ -2,6 +2,7 @@ import { addDays } from '@/core/service/days';
 import { putOwnInterval } from '@/data/plans';
 import { readProposal } from './agree/readProposal';
 import { amendMachine, mergeMachines } from './amendMachine/amendMachine';
+import { fitPart } from './fitPart/fitPart';
 import { handBack } from './handBack/handBack';
 import { machineCard } from './machines/machines';
 import { markRepaired } from './markRepaired/markRepaired';
@@ -81,6 +82,48 @@ test('a service that renews a part makes it new on job and card, whether the par
   await serve(job, 'flat-belt');
   await end(job);
   expect(await ages()).toEqual([0, 0]);
+});
+
+test('the part that an item took is fitted and charged with it, and goes back to stock with it; what was fitted otherwise stays', async () => {
+  const job = await visit('upright-shaft-belt');
+  const part = (await readJob(job)).parts.find((p) => p.station === 'flat-belt' && p.group === 'belt')!;
+  const stock = async () => (await shop.db('part').where({ code: part.code }).first()).stock as number;
+  const fitted = async () => (await readJob(job)).fitted.map((f) => [f.code, f.station]);
+  const before = await stock();
+  await serve(job, 'flat-belt', { part: part.code });
+  expect(await fitted()).toEqual([[part.code, 'flat-belt']]);
+  expect(await stock()).toBe(before - 1);
+  expect((await cardOf(job)).timeline[0]!.text).toContain(`Flat belt; ${part.label}`);
+  await serve(job, 'flat-belt', { state: '' });
+  expect([await fitted(), await stock()]).toEqual([[], before]);
+
+  // Left at first, then done with its part after all: it still belongs to it.
+  await serve(job, 'flat-belt', { state: 'left', words: 'None here.' });
+  await serve(job, 'flat-belt', { part: part.code });
+  await serve(job, 'flat-belt', { state: '' });
+  expect([await fitted(), await stock()]).toEqual([[], before]);
+
+  await fitPart(shop.person, job, { ...(await base(job)), code: part.code, station: 'flat-belt', quantity: 1 });
+  await serve(job, 'flat-belt');
+  await serve(job, 'flat-belt', { state: '' });
+  expect([await fitted(), await stock()]).toEqual([[[part.code, 'flat-belt']], before - 1]);
+});
+
+test.each([
+  ['a part of another item', { part: 'other' }, 'is no part for this.'],
+  ['one that is on no list', { part: 'no-such-part' }, 'no-such-part is no part for this.'],
+  ['with an item that is left', { part: 'own', state: 'left' as const, words: 'No time.' }, 'where the item is done'],
+])('%s is refused at its field, and nothing is written', async (_, more, message) => {
+  const job = await visit('upright-shaft-belt');
+  const { parts, version } = await readJob(job);
+  const code = parts.find((p) => (more.part === 'other') === (p.group !== 'belt'))!.code;
+  const part = more.part === 'no-such-part' ? more.part : code;
+  expect(await refusal(serve(job, 'flat-belt', { ...more, part }))).toMatchObject({
+    status: 400,
+    fields: [{ field: 'part', message: expect.stringContaining(message) }],
+  });
+  const after = await readJob(job);
+  expect([after.version, after.fitted, after.service.filter((l) => l.said !== null)]).toEqual([version, [], []]);
 });
 
 describe('the list of a walk-behind scrubber’s planned service', () => {

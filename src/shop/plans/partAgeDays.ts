@@ -1,5 +1,5 @@
 import { dayNumber } from '@/core/service/days';
-import { planItem } from '@/knowledge/plans';
+import { planItem, renews } from '@/knowledge/plans';
 
 const DAY_MS = 86_400_000;
 
@@ -23,10 +23,10 @@ export function partAgeDays(
   const tell = (station: string, days: number) => (ages[station] = Math.min(ages[station] ?? Infinity, days));
   for (const { station, at } of fitted) tell(station, Math.floor((now - at) / DAY_MS));
   for (const { item, on } of served) {
-    const { partShare, stations } = planItem(item) ?? {};
-    const station = stations?.[kind];
+    const plan = planItem(item);
+    const station = plan?.stations[kind];
     // What takes a part now and then may have been only cleaned.
-    if (on !== null && partShare === 1 && station !== undefined) tell(station, dayNumber(today) - dayNumber(on));
+    if (on !== null && plan && renews(plan) && station !== undefined) tell(station, dayNumber(today) - dayNumber(on));
   }
   return ages;
 }

@@ -55,6 +55,12 @@ export class ServeItemDto extends JobDeedDto {
   @Nested(() => ServiceReadingDto, { each: true })
   readings?: ServiceReadingDto[];
 
+  /** The part of the shop's list that it took: it is fitted with it. */
+  @IsOptional()
+  @IsString()
+  @Length(1, 60)
+  part?: string;
+
   /** What was found there: an outcome of the check that tells of it. */
   @IsOptional()
   @IsString()

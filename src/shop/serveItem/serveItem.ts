@@ -1,7 +1,8 @@
-import { putServiceLine, putServiceReadings } from '@/data/jobs';
+import { insertFittedPart, partAt, putServiceLine, putServiceReadings, takeBackFittedPart } from '@/data/jobs';
 import { placesOf, planItem, lookOf, type PlanItem } from '@/knowledge/plans';
 import { bench } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
+import { partsOfJob } from '../jobView/jobFacts';
 import { refuseIf, type FieldProblem } from '../problem';
 import { answerChecks } from '../recordFindings/recordFindings';
 import { dayInZone } from '../settings/day';
@@ -15,8 +16,8 @@ const SAYS = { done: '', worn: ': found worn', left: ': left' } as const;
 
 /**
  * Says what became of an item of the service at this visit: done, found worn, or left with the reason; with what was read, what was
- * found, and by when it is to be looked at again. What was found is an answer to the finder’s own check, and opens Find.
- * Empty takes back what was said, not what was found.
+ * found, the part that it took, and by when it is to be looked at again. What was found is an answer to the finder’s own check, and opens Find.
+ * Empty takes back what was said and the part that went in with it, not what was found.
  */
 export const serveItem = jobDeed({
   name: 'serve-item',
@@ -30,12 +31,19 @@ export const serveItem = jobDeed({
       return refuseIf([{ field: 'item', message: `There is no service ${dto.item} for this kind of machine.` }]);
     const words = dto.words?.trim() ?? '';
     const today = dayInZone(new Date(), state.shop.zone);
-    refuseIf(problemsOf(item, kind.id, dto, words, today));
+    const part = dto.part === undefined ? undefined : await partAt(db, kind.id, dto.part);
+    refuseIf([...problemsOf(item, kind.id, dto, words, today), ...problemsOfPart(item, kind.id, dto, part)]);
     if (dto.state === '') {
+      await takeBackItsPart(scene, item);
       await putServiceLine(db, jobId, item.id, null);
       await putServiceReadings(db, { job_id: jobId, machine_id: machineId, item: item.id, person_id: person.id }, []);
       tell('serviced', `${item.label}: taken back`);
       return;
+    }
+    if (part) {
+      await fitItsPart(scene, item, part.code);
+      // Said anew, of the same moment as its part: by it they are known to belong together.
+      await putServiceLine(db, jobId, item.id, null);
     }
     await putServiceLine(db, jobId, item.id, {
       state: dto.state,
@@ -50,10 +58,45 @@ export const serveItem = jobDeed({
         { job_id: jobId, machine_id: machineId, item: item.id, person_id: person.id },
         dto.readings.map((r) => ({ reading: item.reading!.id, ...r })),
       );
-    tell('serviced', sentence(item, dto, words));
+    tell('serviced', sentence(item, dto, words, part?.label));
     if (dto.found) await answerChecks(scene, [{ check: lookOf(item, kind.id)!, outcome: dto.found }]);
   },
 });
+
+type Part = Awaited<ReturnType<typeof partAt>>;
+
+function problemsOfPart(item: PlanItem, kind: string, { part: code, state }: ServeItemDto, part: Part): FieldProblem[] {
+  if (code === undefined) return [];
+  const problem = (message: string) => [{ field: 'part', message }];
+  if (state !== 'done') return problem('A part goes in where the item is done.');
+  if (!part?.stations.includes(item.stations[kind]!) || !item.parts.includes(part.part_group))
+    return problem(`${code} is no part for this.`);
+  return [];
+}
+
+/** One part of the list goes in where the item is done; the stock goes down. */
+async function fitItsPart({ db, jobId, machineId, kind, person, also }: DeedScene, item: PlanItem, code: string) {
+  const station = item.stations[kind.id]!;
+  await insertFittedPart(db, {
+    job_id: jobId,
+    machine_id: machineId,
+    code,
+    station,
+    quantity: 1,
+    person_id: person.id,
+  });
+  also('parts', partsOfJob);
+}
+
+/** What was fitted with the item goes back to stock with it; what was fitted otherwise stays. */
+async function takeBackItsPart({ db, jobId, kind, state, also }: DeedScene, item: PlanItem): Promise<void> {
+  const line = state.service.find((s) => s.item === item.id);
+  for (const { id, station, at } of state.fitted)
+    if (at === line?.at && station === item.stations[kind.id]) {
+      await takeBackFittedPart(db, jobId, id);
+      also('parts', partsOfJob);
+    }
+}
 
 function problemsOf(item: PlanItem, kind: string, dto: ServeItemDto, words: string, today: string): FieldProblem[] {
   const problems: FieldProblem[] = [];
@@ -91,12 +134,13 @@ function minutesSince({ state }: DeedScene, item: string): number | null {
   return minutes <= MOST_MINUTES ? minutes : null;
 }
 
-function sentence(item: PlanItem, dto: ServeItemDto, words: string): string {
+function sentence(item: PlanItem, dto: ServeItemDto, words: string, part: string | undefined): string {
   const read = (dto.readings ?? []).map((r) =>
     [r.place, `${r.value} ${item.reading!.unit}`.trim()].filter(Boolean).join(' '),
   );
   return [
     `${item.label}${SAYS[dto.state as 'done']}`,
+    part ?? '',
     read.length > 0 ? `${item.reading!.label.toLowerCase()} ${read.join(', ')}` : '',
     words,
     dto.lookAgainOn ? `look again by ${dto.lookAgainOn}` : '',

@@ -3,8 +3,9 @@
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import { Controller } from 'react-hook-form';
-import { lookOf, placesOf, planItem, type ServiceReading } from '@/knowledge/plans';
+import { lookOf, placesOf, planItem, renews, type ServiceReading } from '@/knowledge/plans';
 import type { ServiceLine } from '@/shop/jobView/dto';
+import { moneyText } from '@/core/money/currency';
 import { ambiguity } from '@/core/units/units';
 import { FormText } from '../forms/FormText';
 import { allDoings } from '../job/labels';
@@ -27,8 +28,9 @@ export function VisitItem({ desk, line }: { desk: JobDesk; line: ServiceLine }) 
   const [saying, setSaying] = useState<Said | null>(null);
   const { reading } = planItem(line.item)!;
   const closed = job.stage === 'closed';
+  const parts = partsFor(job, line);
   const say = (state: Said) => {
-    if (state === 'done' && !reading) void act('serve-item', { item: line.item, state });
+    if (state === 'done' && !reading && parts.length === 0) void act('serve-item', { item: line.item, state });
     else setSaying(saying === state ? null : state);
   };
   return (
@@ -65,8 +67,63 @@ export function VisitItem({ desk, line }: { desk: JobDesk; line: ServiceLine }) 
             </Press>
           ))}
       </div>
-      {saying && <SayIt key={saying} desk={desk} line={line} state={saying} onDone={() => setSaying(null)} />}
+      {saying === 'done' && parts.length > 0 ? (
+        <WhichPart desk={desk} line={line} parts={parts} onDone={() => setSaying(null)} />
+      ) : (
+        saying && <SayIt key={saying} desk={desk} line={line} state={saying} onDone={() => setSaying(null)} />
+      )}
     </section>
+  );
+}
+
+type OfferedPart = JobDesk['job']['parts'][number];
+
+/** What an item that makes its part new may take, this model's own first; nothing where one was fitted at this visit already. */
+function partsFor({ parts }: JobDesk['job'], line: ServiceLine): OfferedPart[] {
+  const item = planItem(line.item)!;
+  if (!renews(item) || item.reading || line.done) return [];
+  return parts
+    .filter((p) => p.station === line.station && item.parts.includes(p.group))
+    .sort((a, b) => Number(b.own) - Number(a.own));
+}
+
+/** Which part went in: it is fitted and charged with the item, and its stock goes down. */
+function WhichPart({
+  desk,
+  line,
+  parts,
+  onDone,
+}: {
+  desk: JobDesk;
+  line: ServiceLine;
+  parts: readonly OfferedPart[];
+  onDone: () => void;
+}) {
+  const { job, busy, act } = desk;
+  const serve = async (part?: string) => {
+    if (await act('serve-item', { item: line.item, state: 'done', ...(part === undefined ? {} : { part }) })) onDone();
+  };
+  return (
+    <div role="group" aria-label={`New: ${line.label}`} className={styles.entry}>
+      {/* Only what is known to belong in this model is put forward: of several belts a wrong one is soon taken. */}
+      {parts.map((p) => (
+        <Press
+          key={p.code}
+          small
+          tone={p.own ? 'strong' : 'line'}
+          disabled={busy}
+          autoFocus={p.own}
+          onClick={() => void serve(p.code)}
+        >
+          {p.label}&nbsp;<Reading>{p.code}</Reading>, {moneyText(p.priceMinor, job.currency, job.agree.locale)}
+          {p.own && ', this model’s own'}
+          {p.stock <= 0 && ', none in stock'}
+        </Press>
+      ))}
+      <Press small tone="plain" disabled={busy} onClick={() => void serve()}>
+        Done, no part of the list
+      </Press>
+    </div>
   );
 }
 

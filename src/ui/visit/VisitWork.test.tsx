@@ -71,6 +71,52 @@ test('one list: what lays an item open stands before it, turned once, with how l
   expect(document.body.textContent).toMatch(/about \d+ min in this order, the machine turned once/);
 });
 
+test('an item that makes its part new asks which part went in, this model’s own first, and takes it with one press', async () => {
+  const of = (code: string, more: Partial<JobFacts['parts'][number]> = {}) => ({
+    code,
+    label: `Belt ${code}`,
+    group: 'belt',
+    priceMinor: 450,
+    stock: 2,
+    station: 'flat-belt',
+    own: false,
+    ...more,
+  });
+  const upright = {
+    ...visit({ model: { ...jobInFind().state.model, kind: 'upright-shaft-belt' }, plans: [plan('flat-belt')] }),
+    parts: [
+      of('B-1', { stock: 0 }),
+      of('B-2', { own: true }),
+      of('R-1', { group: 'roll' }),
+      of('F-1', { station: 'pre-filter', group: 'filter' }),
+    ],
+  };
+  const posts = await show(upright);
+  await press('Done: Flat belt');
+  expect(posts()).toEqual([]);
+  const which = within(screen.getByRole('group', { name: 'New: Flat belt' }));
+  expect(which.getAllByRole('button').map((b) => b.textContent!.replace(/\u00a0/g, ' '))).toEqual([
+    'Belt B-2 B-2, $4.50, this model’s own',
+    'Belt B-1 B-1, $4.50, none in stock',
+    'Done, no part of the list',
+  ]);
+  // Enter takes the model’s own; without one nothing is put forward.
+  expect(document.activeElement!.textContent).toContain('B-2');
+  await press(/^Belt B-2/);
+  expect(posts()[0]).toMatchObject({
+    url: '/api/v1/jobs/12/serve-item',
+    body: { item: 'flat-belt', state: 'done', part: 'B-2' },
+  });
+});
+
+test('without a part of the list it is done with one press, and so where one was fitted already', async () => {
+  const model = { ...jobInFind().state.model, kind: 'upright-shaft-belt' };
+  const posts = await show(visit({ model, plans: [plan('flat-belt')] }));
+  await press('Done: Flat belt');
+  expect(posts()[0]!.body).toMatchObject({ item: 'flat-belt', state: 'done' });
+  expect(posts()[0]!.body).not.toHaveProperty('part');
+});
+
 test('done is one press; what is read is asked for place by place, and goes as it is typed', async () => {
   const posts = await show(visit());
   await press('Done: Float out, ball and cage rinsed');

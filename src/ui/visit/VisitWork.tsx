@@ -3,7 +3,7 @@
 import { isAnyWorn } from '@/core/service/isAnyWorn';
 import { fastenerWords } from '@/core/strip/tray';
 import { visits } from '@/knowledge/counter';
-import { planItem } from '@/knowledge/plans';
+import { planItem, renews } from '@/knowledge/plans';
 import type { JobFacts, ServiceLine, StepView, VisitOrder } from '@/shop/jobView/dto';
 import { CautionGate } from '../job/CautionGate';
 import { cautionOf, faultLabel } from '../job/labels';
@@ -200,6 +200,7 @@ function Said({ desk, lines }: { desk: JobDesk; lines: readonly ServiceLine[] })
         <div key={l.item} className={styles.ruledRow}>
           <Words className={styles.grow}>
             {l.label}: <strong>{SAYS[l.said!]}</strong>
+            {l.said === 'done' && newPartWords(job, l)}
             {l.readings.length > 0 && (
               <>
                 , <Reading>{readingWords(l)}</Reading>
@@ -237,6 +238,12 @@ function Said({ desk, lines }: { desk: JobDesk; lines: readonly ServiceLine[] })
       ))}
     </section>
   );
+}
+
+/** The part that went in where an item makes it new every time. */
+function newPartWords({ fitted }: JobFacts, { item, station }: ServiceLine): string {
+  const part = fitted.find((f) => f.station === station);
+  return part && renews(planItem(item)!) ? `, ${part.label}` : '';
 }
 
 /** What was read, place by place, with its unit. */
