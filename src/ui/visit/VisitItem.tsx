@@ -105,6 +105,9 @@ function WhichPart({
   };
   return (
     <div role="group" aria-label={`New: ${line.label}`} className={styles.entry}>
+      <Words tone="soft" className={styles.asked}>
+        Which went in?
+      </Words>
       {/* Only what is known to belong in this model is put forward: of several belts a wrong one is soon taken. */}
       {parts.map((p) => (
         <Press
