@@ -144,9 +144,9 @@ test('the owner sees how long parts last, and takes an interval over only by a p
   await life.getByLabel('When it fails').fill('400.00');
   await expect(life).toContainText(/Replaced at \d+ days a year costs/);
   await expect(page.getByRole('region', { name: 'Intervals of the shop’s own' })).toHaveCount(0);
-  await life.getByRole('button', { name: /^Flat belt: every \d+ days/ }).click();
+  await life.getByRole('button', { name: /^New flat belt: every \d+ days/ }).click();
   const own = page.getByRole('region', { name: 'Intervals of the shop’s own' });
-  await expect(own).toContainText(/Flat belt: every \d+ days; Least cost: \d+ failures/);
+  await expect(own).toContainText(/New flat belt: every \d+ days; Least cost: \d+ failures/);
   await own.getByRole('button', { name: 'the bench’s habit again' }).click();
   await expect(own).toHaveCount(0);
 });

@@ -117,7 +117,7 @@ test('a stranger’s upright with a dead roll: taken in, found, fitted, proved, 
   await page.getByLabel('Find a machine').press('Enter');
   await page.getByRole('region', { name: 'Machines found' }).getByRole('link').first().click();
   await expect(page.getByRole('region', { name: 'Timeline' })).toContainText('Handed back. Found: Belt broken.');
-  await expect(page.getByRole('region', { name: 'Plans' })).toContainText('Flat belt');
+  await expect(page.getByRole('region', { name: 'Plans' })).toContainText('New flat belt');
   await expect(page.getByRole('img', { name: /^flat belt, replaced new ago|^flat belt.*replaced/ })).toBeVisible();
 });
 

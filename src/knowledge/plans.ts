@@ -87,7 +87,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
   },
   {
     id: 'exhaust-filter',
-    label: 'Exhaust filter',
+    label: 'New exhaust filter',
     stations: firstOf('exhaust-filter', 'post-filter', 'exhaust-foam'),
     minutes: 3,
     maker: { days: 365 },
@@ -163,7 +163,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
   },
   {
     id: 'flat-belt',
-    label: 'Flat belt',
+    label: 'New flat belt',
     stations: firstOf('flat-belt'),
     minutes: 4,
     bench: { days: 365 },
@@ -200,7 +200,7 @@ const texts: Omit<PlanItem, 'repairs'>[] = [
   },
   {
     id: 'felt-gasket',
-    label: 'Felt gasket',
+    label: 'New felt gasket',
     stations: firstOf('felt-gasket'),
     minutes: 5,
     bench: { days: 540 },

@@ -93,7 +93,7 @@ test('the part that an item took is fitted and charged with it, and goes back to
   await serve(job, 'flat-belt', { part: part.code });
   expect(await fitted()).toEqual([[part.code, 'flat-belt']]);
   expect(await stock()).toBe(before - 1);
-  expect((await cardOf(job)).timeline[0]!.text).toContain(`Flat belt; ${part.label}`);
+  expect((await cardOf(job)).timeline[0]!.text).toContain(`New flat belt; ${part.label}`);
   await serve(job, 'flat-belt', { state: '' });
   expect([await fitted(), await stock()]).toEqual([[], before]);
 
@@ -102,6 +102,17 @@ test('the part that an item took is fitted and charged with it, and goes back to
   await serve(job, 'flat-belt', { part: part.code });
   await serve(job, 'flat-belt', { state: '' });
   expect([await fitted(), await stock()]).toEqual([[], before]);
+
+  // Said anew: another part in its place, then none, for it was left after all.
+  const other = (await readJob(job)).parts.find((p) => p.station === 'flat-belt' && p.code !== part.code)!;
+  await serve(job, 'flat-belt', { part: part.code });
+  await serve(job, 'flat-belt', { part: other.code });
+  expect([await fitted(), await stock()]).toEqual([[[other.code, 'flat-belt']], before]);
+  await serve(job, 'flat-belt', { words: 'Ran true.' });
+  expect(await fitted()).toEqual([[other.code, 'flat-belt']]);
+  await serve(job, 'flat-belt', { state: 'left', words: 'The old one was good.' });
+  expect(await fitted()).toEqual([]);
+  await serve(job, 'flat-belt', { state: '' });
 
   await fitPart(shop.person, job, { ...(await base(job)), code: part.code, station: 'flat-belt', quantity: 1 });
   await serve(job, 'flat-belt');

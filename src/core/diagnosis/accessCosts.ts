@@ -42,7 +42,7 @@ export function reach(kind: Kind, open: ReadonlySet<string>, check: Pick<Check, 
 }
 
 /** Costs with openings shared along the course, for states of open parts kept as bit masks. */
-export function courseCosts(kind: Kind, faults: Fault[], open: ReadonlySet<string>) {
+export function courseCosts(kind: Kind, faults: readonly Fault[], open: ReadonlySet<string>) {
   const bit = new Map(kind.access.map((a, i) => [a.id, 1 << i]));
   const maskOf = (ids: Iterable<string>) => [...ids].reduce((mask, id) => mask | bit.get(id)!, 0);
   const pathOf = (access: string) => maskOf(accessPath(kind, access));

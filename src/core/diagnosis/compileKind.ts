@@ -77,7 +77,7 @@ export function shippedPriors(knowledge: Knowledge, kind: Kind, options: PriorOp
 const kindFaults: PerKind<Fault[]> = new WeakMap();
 
 /** The faults of a kind, each mended by the access that it has there; made once. */
-export function faultsOf(knowledge: Knowledge, kind: Kind): Fault[] {
+export function faultsOf(knowledge: Knowledge, kind: Kind): readonly Fault[] {
   return perKind(kindFaults, knowledge, kind.id, () =>
     knowledge.faults
       .filter((f) => kind.id in f.kinds)

@@ -11,7 +11,7 @@ import type { JobState } from '@/data/jobState';
 import { faultById, faultLabel, knowledge } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { repairNeeds } from '@/knowledge/repairWork';
-import { planItem } from '@/knowledge/plans';
+import { planItem, renews } from '@/knowledge/plans';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
 import { followed, schools, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
 import type { JobFacts } from '../jobView/dto';
@@ -288,7 +288,7 @@ const isSeenFine = (fault: string, { findings }: JobFacts): boolean =>
 function pastSince(fault: string, facts: JobFacts): string | null {
   const late = facts.service.find(({ item, state, done, said }) => {
     const due = planItem(item);
-    return state === 'past' && !done && said === null && due?.partShare === 1 && due.repairs.includes(fault);
+    return state === 'past' && !done && said === null && due && renews(due) && due.repairs.includes(fault);
   });
   return late && !isSeenFine(fault, facts) ? late.dueOn : null;
 }

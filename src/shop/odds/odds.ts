@@ -24,7 +24,7 @@ export async function oddsOfJob(state: JobState): Promise<OddsView> {
   return oddsOf(caseOfJob(state), state.model.id);
 }
 
-/** Odds that somebody will ask for in a moment, by job and key: on their way when the press is answered. */
+/** Odds that somebody will ask for in a moment, by job and key: begun with as soon as the press is answered. */
 const ANNOUNCED_MS = 10_000;
 const announcedHere = globalThis as { gritkeeperAnnounced?: LRUCache<string, Promise<OddsView>> };
 const announced = (announcedHere.gritkeeperAnnounced ??= new LRUCache({ max: 300, ttl: ANNOUNCED_MS }));

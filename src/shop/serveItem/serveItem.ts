@@ -40,6 +40,8 @@ export const serveItem = jobDeed({
       tell('serviced', `${item.label}: taken back`);
       return;
     }
+    // What went in with it before goes back where another goes in, or none.
+    if (part || dto.state !== 'done') await takeBackItsPart(scene, item);
     if (part) {
       await fitItsPart(scene, item, part.code);
       // Said anew, of the same moment as its part: by it they are known to belong together.

@@ -104,7 +104,7 @@ function WhichPart({
     if (await act('serve-item', { item: line.item, state: 'done', ...(part === undefined ? {} : { part }) })) onDone();
   };
   return (
-    <div role="group" aria-label={`New: ${line.label}`} className={styles.entry}>
+    <div role="group" aria-label={`Which went in: ${line.label}`} className={styles.entry}>
       <Words tone="soft" className={styles.asked}>
         Which went in?
       </Words>
@@ -124,7 +124,7 @@ function WhichPart({
         </Press>
       ))}
       <Press small tone="plain" disabled={busy} onClick={() => void serve()}>
-        Done, no part of the list
+        New, from no list
       </Press>
     </div>
   );

@@ -92,13 +92,13 @@ test('an item that makes its part new asks which part went in, this model’s ow
     ],
   };
   const posts = await show(upright);
-  await press('Done: Flat belt');
+  await press('Done: New flat belt');
   expect(posts()).toEqual([]);
-  const which = within(screen.getByRole('group', { name: 'New: Flat belt' }));
+  const which = within(screen.getByRole('group', { name: 'Which went in: New flat belt' }));
   expect(which.getAllByRole('button').map((b) => b.textContent!.replace(/\u00a0/g, ' '))).toEqual([
     'Belt B-2 B-2, $4.50, this model’s own',
     'Belt B-1 B-1, $4.50, none in stock',
-    'Done, no part of the list',
+    'New, from no list',
   ]);
   // Enter takes the model’s own; without one nothing is put forward.
   expect(document.activeElement!.textContent).toContain('B-2');
@@ -112,7 +112,7 @@ test('an item that makes its part new asks which part went in, this model’s ow
 test('without a part of the list it is done with one press, and so where one was fitted already', async () => {
   const model = { ...jobInFind().state.model, kind: 'upright-shaft-belt' };
   const posts = await show(visit({ model, plans: [plan('flat-belt')] }));
-  await press('Done: Flat belt');
+  await press('Done: New flat belt');
   expect(posts()[0]!.body).toMatchObject({ item: 'flat-belt', state: 'done' });
   expect(posts()[0]!.body).not.toHaveProperty('part');
 });
