@@ -4,6 +4,7 @@ import { allCustomers } from '@/data/exchange';
 import { database } from '@/data/database';
 import type { Person } from '../access/person';
 import { customerCard } from '../customers/customers';
+import { openLines } from '../openLines';
 import { outOfPackets } from '../papers/packets';
 import type { CardRow } from '../papers/readCards';
 import { inPaperThread } from '../papers/paperThreads';
@@ -27,7 +28,7 @@ export function writeCard(given: CardRow): string {
   // Post office box, extended, street, place, region, code, country: ours is one line, kept in the street.
   if (c.address) card.addPropertyWithValue('adr', ['', '', c.address, '', '', '', '']);
   if (c.standing) card.addPropertyWithValue('note', c.standing);
-  return `${card.toString()}\r\n`;
+  return openLines(card);
 }
 
 /** @throws ProblemError 404 */

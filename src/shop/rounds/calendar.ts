@@ -9,6 +9,7 @@ import { everyone } from '../access/roles';
 import { openedBy } from '../access/secretAddress';
 import { tokenHash, tokenOfPress } from '../access/secrets';
 import { once, shopDeed } from '../deed/deed';
+import { openLines } from '../openLines';
 import { notFound } from '../problem';
 import { dayInZone } from '../settings/day';
 import { RenewFeedDto, type RenewedFeed } from './dto';
@@ -127,5 +128,5 @@ function writeEvents(name: string, events: readonly DayEvent[], today: string): 
     event.addPropertyWithValue('transp', 'TRANSPARENT');
     calendar.addSubcomponent(event);
   }
-  return `${calendar.toString()}\r\n`;
+  return openLines(calendar);
 }
