@@ -139,7 +139,11 @@ test('only the owner takes an interval or a life over; then plans and prices go 
     { item: 'flat-belt', days: 140, why: '31 belts', by: 'Tess Fennock' },
   ]);
   while ((await refreshStale()) > 0);
-  expect((await lifeOfFault(KIND, BELT)).items).toContainEqual({ item: 'flat-belt', label: 'New flat belt', days: 140 });
+  expect((await lifeOfFault(KIND, BELT)).items).toContainEqual({
+    item: 'flat-belt',
+    label: 'New flat belt',
+    days: 140,
+  });
   await takeInterval(owner(), { ...interval, key: crypto.randomUUID(), days: null, hours: null });
   expect((await lives(KIND)).intervals).toEqual([]);
   const wrong = takeInterval(owner(), { ...interval, key: crypto.randomUUID(), item: 'battery-water' });
