@@ -1,11 +1,7 @@
-import '@fontsource-variable/atkinson-hyperlegible-next';
-import '@fontsource/b612/400.css';
-import '@fontsource/b612/700.css';
-import '@fontsource/barlow-semi-condensed/600.css';
 // Letters of names that our own hands lack; a browser loads them where they stand.
 import '@fontsource/noto-sans/500.css';
 import '@fontsource/noto-sans/700.css';
-import '@/ui/theme/fallbackFaces.css';
+import '@/ui/theme/letterFaces.css';
 import '@/ui/theme/theme.css';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata, Viewport } from 'next';

@@ -13,6 +13,7 @@ const FIRST = [
     import.meta.url,
   ),
   new URL('../../../node_modules/@fontsource/b612/files/b612-latin-400-normal.woff2', import.meta.url),
+  new URL('../../../node_modules/@fontsource/b612/files/b612-latin-700-normal.woff2', import.meta.url),
 ];
 
 export function FirstLetters() {

@@ -83,8 +83,11 @@ export const OWN_LETTERS = {
   'DejaVu Sans': ['DejaVu Sans', 'DejaVuSans'],
 } as const;
 
-/** The name of a machine's own letters that are cut to the measure of ours for a use (fallbackFaces.css). */
+/** The name of a machine's own letters that are cut to the measure of ours for a use (letterFaces.css). */
 export const fallbackFace = (use: string, own: string) => `${use} in ${own}`;
+
+/** The name of those of our letters for a use that few names need (letterFaces.css). */
+export const furtherFace = (use: string) => `further ${use}`;
 
 const until = (use: string) =>
   Object.keys(OWN_LETTERS)
@@ -101,8 +104,15 @@ export const SIZES = {
   reading: '0.88em',
 } as const;
 
+/** Our letters by what they are for. */
+export const families = {
+  text: 'Atkinson Hyperlegible Next Variable',
+  label: 'Barlow Semi Condensed',
+  reading: 'B612',
+} as const;
+
 export const fonts = {
-  text: `"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", ${until('text')}, "Noto Sans", sans-serif`,
-  label: `"Barlow Semi Condensed", ${until('label')}, "Atkinson Hyperlegible Next Variable", "Noto Sans", sans-serif`,
-  reading: `"B612", ${until('reading')}, "Noto Sans", ui-monospace, monospace`,
+  text: `"${families.text}", ${until('text')}, "${furtherFace('text')}", "Noto Sans", sans-serif`,
+  label: `"${families.label}", ${until('label')}, "${furtherFace('label')}", "${families.text}", "Noto Sans", sans-serif`,
+  reading: `"${families.reading}", ${until('reading')}, "Noto Sans", ui-monospace, monospace`,
 } as const;
