@@ -1,2 +1,3 @@
 // A style sheet as tests see it: every class is called by its own name.
-export default new Proxy({}, { get: (_target, name) => String(name) });
+const named = new Proxy({}, { get: (_target, name) => String(name) });
+export default named;

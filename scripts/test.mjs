@@ -181,6 +181,7 @@ if (!only) {
   await Promise.all([counted('What is read', papers), counted('Unit tests', unitTests)]);
   await Promise.all([counted('End-to-end tests', endToEnd), counted('Faults on purpose', faultsOnPurpose)]);
 }
+if (only === 'read') await counted('What is read', papers);
 if (only === 'unit') await counted('Unit tests', unitTests);
 if (only === 'e2e') await counted('End-to-end tests', endToEnd);
 if (only === 'faults') await counted('Faults on purpose', faultsOnPurpose);

@@ -167,7 +167,8 @@ export interface JobState {
   }[];
   gauges: { id: number; gauge: string; method_version: number; says: string; at: Instant; person: string | null }[];
   /** Station → when its part was last replaced on this machine. */
-  partAges: { station: string; at: Instant }[];
+  /** What was fitted on this machine, newest of each group in its place; `before` this job: the newest from an earlier time. */
+  partAges: { station: string; group: string | null; at: Instant; before: Instant | null }[];
   practice: boolean;
 }
 
@@ -261,9 +262,10 @@ const SECTIONS: Record<keyof JobState, string> = {
     'id',
   ),
   partAges: list(
-    'station, max(at) as at',
-    'fitted_part where machine_id = job.machine_id and taken_back_at is null group by station',
-    'station',
+    'f.station, part.part_group as "group", max(f.at) as at, max(f.at) filter (where f.at < job.taken_in_at) as before',
+    `fitted_part f left join part on part.code = f.code
+     where f.machine_id = job.machine_id and f.taken_back_at is null group by f.station, part.part_group`,
+    'station, "group"',
   ),
   estimate: `(select to_json(e) from (select x.id, x.number, x.lines, x.offers, x.terms, x.at, p.name as person
     from estimate x left join person p on p.id = x.person_id where x.job_id = job.id order by number desc limit 1) e)`,

@@ -370,11 +370,16 @@ export async function openFaultsOf(db: Db, machineId: number): Promise<{ fault: 
 }
 
 export async function partAges(db: Db, machineId: number) {
-  return db('fitted_part')
+  return db('fitted_part as f')
+    .leftJoin('part', 'part.code', 'f.code')
     .where({ machine_id: machineId })
     .whereNull('taken_back_at')
-    .groupBy('station')
-    .select<{ station: string; at: Date }[]>('station', db.raw('max(at) as at'));
+    .groupBy('station', 'part_group')
+    .select<{ station: string; group: string | null; at: Date }[]>(
+      'station',
+      'part_group as group',
+      db.raw('max(f.at) as at'),
+    );
 }
 
 export interface TimelineRow {

@@ -35,9 +35,10 @@ beforeAll(async () => {
 
 const visit = async (kind: string, more: Parameters<typeof newJobDto>[2] = {}) =>
   (await takeIn(shop.person, newJobDto(models[kind] ?? shop.models[kind]!, [], { visit: 'service', ...more }))).job;
-const again = async (job: number) => {
+const again = async (job: number, complaints: string[] = []) => {
   const { machine, customer } = await readJob(job);
-  const { newMachine: _m, newCustomer: _c, ...dto } = newJobDto(0, [], { visit: 'service' });
+  const visit = complaints.length === 0 ? { visit: 'service' as const } : {};
+  const { newMachine: _m, newCustomer: _c, ...dto } = newJobDto(0, complaints, visit);
   return (await takeIn(shop.person, { ...dto, machineId: machine.id, customerId: customer.id })).job;
 };
 const serve = async (job: number, item: string, more: Partial<ServeItemDto> = {}) =>
@@ -82,6 +83,42 @@ test('a service that renews a part makes it new on job and card, whether the par
   await serve(job, 'flat-belt');
   await end(job);
   expect(await ages()).toEqual([0, 0]);
+});
+
+test('what this shop made new lately is no likelier on the next job than in a young machine, whatever the machine’s own age', async () => {
+  const priors = async (job: number) => {
+    const { assessment } = (await readJob(job)).odds;
+    const of = (fault: string) => assessment!.faults.find((f) => f.id === fault)!.prior;
+    return { slipping: of('belt-slipping'), brittle: of('belt-brittle'), motor: of('suction-motor-worn') };
+  };
+  const job = await visit('upright-shaft-belt');
+  await serve(job, 'flat-belt');
+  await end(job);
+  const { machine } = await readJob(job);
+  const doneOn = (day: string) =>
+    shop.db('plan').where({ machine_id: machine.id, item: 'flat-belt' }).update({ last_done_on: day });
+  await doneOn(addDays(today, -20));
+  const next = await again(job, ['roll-slow']);
+  const other = (await takeIn(shop.person, newJobDto(shop.models['upright-shaft-belt']!, ['roll-slow']))).job;
+  for (const year of [null, 2010]) {
+    const machines = [machine.id, (await readJob(other)).machine.id];
+    await shop.db('machine').whereIn('id', machines).update({ made_year: year });
+    const [own, usual] = [await priors(next), await priors(other)];
+    expect(own.slipping).toBeLessThan(0.5 * usual.slipping);
+    expect(own.brittle).toBeLessThan(0.5 * usual.brittle);
+    expect(own.motor).toBe(usual.motor);
+  }
+
+  // A belt that goes in now says nothing of why the machine came.
+  const before = await priors(other);
+  const belt = (await readJob(other)).parts.find((p) => p.station === 'flat-belt' && p.group === 'belt')!;
+  await fitPart(shop.person, other, { ...(await base(other)), code: belt.code, station: 'flat-belt', quantity: 1 });
+  expect(await priors(other)).toEqual(before);
+
+  // After two years it may slip again, though it is not brittle yet.
+  await doneOn(addDays(today, -730));
+  expect(await priors(next)).toMatchObject({ slipping: before.slipping });
+  expect((await priors(next)).brittle).toBeLessThan(0.5 * before.brittle);
 });
 
 test('the part that an item took is fitted and charged with it, and goes back to stock with it; what was fitted otherwise stays', async () => {

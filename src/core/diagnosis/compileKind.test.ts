@@ -64,6 +64,17 @@ describe('priors', () => {
     expect(young.get('brush-switch-off')).toBe(old.get('brush-switch-off'));
   });
 
+  test('a part that was made new is as young, in a machine of any age; what does not wear by years is left alone', () => {
+    const old = shippedPriors(knowledge, K2, { ageYears: 8 });
+    const renewed = shippedPriors(knowledge, K2, { ageYears: 8, madeNew: ['suction-motor-worn', 'brush-switch-off'] });
+    const young = shippedPriors(knowledge, K2, { ageYears: 0.5 });
+    for (const [fault, prior] of old)
+      expect(renewed.get(fault)).toBe(fault === 'suction-motor-worn' ? young.get(fault) : prior);
+    expect(shippedPriors(knowledge, K2, { madeNew: ['suction-motor-worn'] }).get('suction-motor-worn')).toBe(
+      young.get('suction-motor-worn'),
+    );
+  });
+
   test('a hint of small weight multiplies the odds, and only of that fault', () => {
     const plain = compileKind(knowledge, K1);
     const hinted = compileKind(knowledge, K1, { oddsFactor: new Map([['belt-broken', 1.5]]) });

@@ -18,6 +18,8 @@ import type { FindingNode, Network } from './network';
 
 /** No fault is taken for granted before anything is known. */
 const HIGHEST_PRIOR = 0.4;
+/** So much less common is what wears out in what is not yet old enough for it. Common practice, no source. */
+const YOUNG_FACTOR = 0.3;
 const DEFAULT_LEAK = 0.02;
 const COMPLAINT_LEAK = 0.01;
 
@@ -52,6 +54,8 @@ export interface PriorOptions {
   openedBefore?: boolean;
   /** Age of the machine in years, if known: worn-out faults weigh less in a young machine. */
   ageYears?: number;
+  /** Faults of parts that were made new lately: as in a young machine, however old this one is. */
+  madeNew?: readonly string[];
   /** Stations that this model does not have: nothing there can be at fault. */
   droppedStations?: readonly string[];
   /** Fault id → multiplier of the prior odds, from the shop's own jobs or a hint. */
@@ -63,12 +67,15 @@ export interface PriorOptions {
 /** The shipped prior of every fault of a kind: its weight, scaled so that a machine has `expectedFaults` of them. */
 export function shippedPriors(knowledge: Knowledge, kind: Kind, options: PriorOptions = {}): Map<string, number> {
   const faults = faultsOf(knowledge, kind);
+  const madeNew = new Set(options.madeNew);
+  const isYoung = (fault: string, fromAgeYears: number) =>
+    madeNew.has(fault) || (options.ageYears !== undefined && options.ageYears < fromAgeYears);
   const total = faults.reduce((sum, f) => sum + COMMONNESS[f.kinds[kind.id]!.common], 0);
   return new Map(
     faults.map((f) => {
       const own = f.kinds[kind.id]!;
       const common = options.openedBefore && own.afterRepair ? own.afterRepair : own.common;
-      const young = own.fromAgeYears && options.ageYears !== undefined && options.ageYears < own.fromAgeYears ? 0.3 : 1;
+      const young = own.fromAgeYears && isYoung(f.id, own.fromAgeYears) ? YOUNG_FACTOR : 1;
       return [f.id, Math.min(HIGHEST_PRIOR, ((COMMONNESS[common] * young) / total) * kind.expectedFaults)];
     }),
   );

@@ -31,6 +31,8 @@ export interface FinderCase {
   cleared: string[];
   /** Whole years; absent when not known. */
   ageYears?: number;
+  /** Faults of parts that were made new lately; absent when there is none. */
+  madeNew?: string[];
   /** The fault that the owner thinks of. */
   hint?: string;
   /** Fault → after how many of the answers its repair was ticked as done. */

@@ -8,6 +8,8 @@ import { oneState } from '@/knowledge/oneState';
 import type { WearNow } from '@/knowledge/waysOn';
 import { broughtWith, wearLives } from '@/knowledge/wearLives';
 import type { JobFacts } from '../jobView/dto';
+import { agedOf } from '../jobView/agedOf';
+import { faultAgeDays } from '../plans/partAgeDays';
 import { lifeHere } from '../plans/lifeHere';
 import { keysOf, partsMinor, partsOf } from './offerLines';
 
@@ -48,6 +50,7 @@ export function wearOf(
   must: readonly string[],
   { way, perMinute, leastMinor }: Around & { leastMinor: number },
 ): WearNow[] {
+  const parts = agedOf(state, Date.now());
   const age = machineAge(state, new Date().toISOString().slice(0, 10));
   const dropped = new Set(facts.machine.droppedStations);
   return wearLives
@@ -56,10 +59,9 @@ export function wearOf(
       return station !== undefined && !dropped.has(station);
     })
     .map((w) => {
-      const { station } = faultOf(w.fault).kinds[kind.id]!;
       const use = { kind: kind.id, hoursPerWeek: Number(state.machine.hours_per_week) };
       const life = lifeHere(w, use, state.ownLives);
-      const days = facts.partAgeDays[station];
+      const days = faultAgeDays(kind.id, w.fault, parts);
       const unknown = UNKNOWN_SHARE * life.scaleYears;
       return {
         fault: w.fault,

@@ -75,6 +75,13 @@ export class FindingRequestDto {
   @Max(200)
   ageYears?: number;
 
+  /** Faults of parts that were made new lately, such as `belt-slipping` after a new belt. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(100)
+  @IsString({ each: true })
+  madeNew?: string[];
+
   /** Model of the shop's own list, to lean on its own jobs. */
   @IsOptional()
   @IsInt()

@@ -1,10 +1,13 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
-import { knowledge } from '@/knowledge';
+import { faultById, knowledge } from '@/knowledge';
 import type { FieldProblem } from '../problem';
 import type { FindingRequestDto } from './dto';
 
 /** @returns problems of the ids in a request, each at its field */
-export function unknownIds(kind: Kind, request: Pick<FindingRequestDto, 'complaints' | 'cleared'>): FieldProblem[] {
+export function unknownIds(
+  kind: Kind,
+  request: Pick<FindingRequestDto, 'complaints' | 'cleared' | 'madeNew'>,
+): FieldProblem[] {
   const complaints = new Set(knowledge.complaints.filter((c) => c.kinds.includes(kind.id)).map((c) => c.id));
   const cautions = new Set(knowledge.cautions.map((c) => c.id));
   const problems: FieldProblem[] = [];
@@ -16,6 +19,10 @@ export function unknownIds(kind: Kind, request: Pick<FindingRequestDto, 'complai
   });
   request.cleared?.forEach((id, i) => {
     if (!cautions.has(id)) problems.push({ field: `cleared[${i}]`, message: `There is no caution ${id}.` });
+  });
+  request.madeNew?.forEach((id, i) => {
+    if (!faultById(id)?.kinds[kind.id])
+      problems.push({ field: `madeNew[${i}]`, message: `${kind.id} has no fault ${id}.` });
   });
   return problems;
 }

@@ -4,6 +4,7 @@ import type { JobState } from '@/data/jobState';
 import { kindById } from '@/knowledge';
 import { arrivalSigns } from '@/knowledge/counter';
 import { readFindings } from '../finding/readFindings';
+import { madeNewBefore } from './agedOf';
 import { byHandOf } from './byHand';
 import { dayInZone } from '../settings/day';
 
@@ -32,6 +33,8 @@ export function caseOfJob(state: JobState): FinderCase {
   );
   const raised = arrivalSigns.filter((s) => state.signs.includes(s.id)).map((s) => s.raises);
   const takenInYear = Number(dayInZone(new Date(job.taken_in_at), state.shop.zone).slice(0, 4));
+  const ageYears = machine.made_year === null ? undefined : Math.max(0, takenInYear - machine.made_year);
+  const madeNew = madeNewBefore(state, ageYears);
   return {
     kind: kind.id,
     mainsV: model.mains_v,
@@ -42,7 +45,8 @@ export function caseOfJob(state: JobState): FinderCase {
     droppedStations: model.dropped_stations,
     raised: [...new Set([...raised, ...(job.ever_wet === 'yes' ? [WET] : [])])],
     cleared: state.cleared.map((c) => c.caution),
-    ...(machine.made_year === null ? {} : { ageYears: Math.max(0, takenInYear - machine.made_year) }),
+    ...(ageYears === undefined ? {} : { ageYears }),
+    ...(madeNew.length > 0 ? { madeNew } : {}),
     ...(job.customer_diagnosis ? { hint: job.customer_diagnosis } : {}),
     ...(mended.length ? { mendedAfter: Object.fromEntries(mended) } : {}),
     comebackMinutes: state.shop.comebackMinutes,

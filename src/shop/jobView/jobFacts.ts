@@ -9,6 +9,7 @@ import { notFound } from '../problem';
 import { partAgeDays } from '../plans/partAgeDays';
 import { dayInZone } from '../settings/day';
 import { beforeNow } from '../finding/beforeNow';
+import { agedOf } from './agedOf';
 import { bridgedOn } from './bridgedOn';
 import { caseOfJob, firstChecksOf, keyOfCase } from './caseOfJob';
 import { isDoneHere } from './doneHere';
@@ -159,18 +160,7 @@ export function factsOf(state: JobState): WrittenFacts {
       at: instant(g.at),
       by: g.person,
     })),
-    partAgeDays: partAgeDays(
-      kind.id,
-      state.partAges.map((a) => ({ station: a.station, at: Date.parse(a.at) })),
-      [
-        ...state.plans.map((p) => ({ item: p.item, on: p.last_done_on })),
-        ...state.service
-          .filter((s) => s.state === 'done')
-          .map((s) => ({ item: s.item, on: dayInZone(new Date(s.at), shop.zone) })),
-      ],
-      now,
-      today,
-    ),
+    partAgeDays: partAgeDays(kind.id, agedOf(state, now)),
     agree,
     currency: shop.currency,
     zone: shop.zone,

@@ -25,7 +25,7 @@ import { openJobOf } from '@/data/jobs';
 import { photographsOfMachine } from '@/data/photographs';
 import { planInputs } from '@/data/plans';
 import { shopSettings } from '@/data/shopSettings';
-import { partAgeDays } from '../plans/partAgeDays';
+import { agedParts, partAgeDays } from '../plans/partAgeDays';
 import { planViews, runningView } from '../plans/planViews';
 import { waitingOf, weekMinorOf } from '../plans/waiting';
 import type { ListQuery, Page } from '../lists/dto';
@@ -202,10 +202,13 @@ export async function machineCardOf(db: Db, tag: string): Promise<MachineCardVie
     scrappedOn: machine.scrapped_on,
     partAgeDays: partAgeDays(
       model!.kind,
-      ages.map((a) => ({ station: a.station, at: a.at.getTime() })),
-      inputs!.plans.map((p) => ({ item: p.item, on: p.last_done_on })),
-      Date.now(),
-      today,
+      agedParts(
+        model!.kind,
+        ages.map((a) => ({ ...a, at: a.at.getTime() })),
+        inputs!.plans.map((p) => ({ item: p.item, on: p.last_done_on })),
+        Date.now(),
+        today,
+      ),
     ),
     timeline: timeline.map(timelineView),
     jobs: jobs.map((j) => ({

@@ -59,12 +59,20 @@ describe('what cannot be used is refused field by field', () => {
         ...dead,
         complaints: ['sings', 'dead', 'dead'],
         cleared: ['fear'],
+        madeNew: ['belt-broken', 'gremlins'],
         findings: [
           { check: 'belt-against-new', value: 1, unit: '%' },
           { check: 'finger-turn', outcome: 'purple' },
         ],
       }),
-    ).toEqual(['cleared[0]', 'complaints[0]', 'complaints[2]', 'findings[0].check', 'findings[1].outcome']);
+    ).toEqual([
+      'cleared[0]',
+      'complaints[0]',
+      'complaints[2]',
+      'findings[0].check',
+      'findings[1].outcome',
+      'madeNew[1]',
+    ]);
   });
   test('units, numbers, conditions, answers given twice', async () => {
     expect(

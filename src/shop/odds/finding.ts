@@ -27,6 +27,7 @@ export async function finding(request: FindingRequestDto): Promise<FindingAnswer
       droppedStations: [],
       raised: [],
       ...(request.ageYears === undefined ? {} : { ageYears: request.ageYears }),
+      ...(request.madeNew?.length ? { madeNew: request.madeNew } : {}),
       complaints: request.complaints,
       answers,
       cleared: request.cleared ?? [],

@@ -1,12 +1,17 @@
 import { planItems } from '@/knowledge/plans';
-import { partAgeDays } from './partAgeDays';
+import { agedParts, faultAgeDays, partAgeDays } from './partAgeDays';
 
 const KIND = 'upright-shaft-belt';
 const TODAY = '2026-11-29';
 const NOW = Date.parse('2026-11-29T12:00:00Z');
-const fitted = (station: string, day: string) => ({ station, at: Date.parse(`${day}T09:00:00Z`) });
-const age = (...args: [Parameters<typeof partAgeDays>[1], Parameters<typeof partAgeDays>[2]]) =>
-  partAgeDays(KIND, ...args, NOW, TODAY);
+const fitted = (station: string, day: string, group: string | null = 'belt') => ({
+  station,
+  group,
+  at: Date.parse(`${day}T09:00:00Z`),
+});
+const aged = (...args: [Parameters<typeof agedParts>[1], Parameters<typeof agedParts>[2]]) =>
+  agedParts(KIND, ...args, NOW, TODAY);
+const age = (...args: Parameters<typeof aged>) => partAgeDays(KIND, aged(...args));
 
 test('a part is as old as its fitting', () => {
   expect(age([fitted('flat-belt', '2026-11-19')], [])).toEqual({ 'flat-belt': 10 });
@@ -37,4 +42,26 @@ test('a service of another kind of machine says nothing of this one', () => {
   const foreign = planItems.find((i) => i.partShare === 1 && i.stations[KIND] === undefined)!;
   expect(age([], [{ item: foreign.id, on: TODAY }])).toEqual({});
   expect(age([], [{ item: 'no-such-service', on: TODAY }])).toEqual({});
+});
+
+test('new carbon brushes make no motor new, a new motor has new brushes', () => {
+  const brushes = [fitted('suction-motor', '2026-11-19', 'carbon')];
+  expect(age(brushes, [])).toEqual({});
+  expect(faultAgeDays(KIND, 'suction-motor-worn', aged(brushes, []))).toBeUndefined();
+  expect(faultAgeDays(KIND, 'carbon-brushes-worn', aged(brushes, []))).toBe(10);
+
+  const motor = [fitted('suction-motor', '2026-11-09', 'motor')];
+  expect(age(motor, [])).toEqual({ 'suction-motor': 20 });
+  expect(faultAgeDays(KIND, 'carbon-brushes-worn', aged([...motor, ...brushes], []))).toBe(10);
+  expect(faultAgeDays(KIND, 'carbon-brushes-worn', aged(motor, []))).toBe(20);
+});
+
+test('of a part that is on no list is told what its station leaves no doubt of', () => {
+  const belt = aged([fitted('flat-belt', '2026-11-19', null)], []);
+  expect(partAgeDays(KIND, belt)).toEqual({ 'flat-belt': 10 });
+  expect(faultAgeDays(KIND, 'belt-slipping', belt)).toBe(10);
+  // Brushes or the whole motor: nobody wrote it down.
+  const motor = aged([fitted('suction-motor', '2026-11-19', null)], []);
+  expect(partAgeDays(KIND, motor)).toEqual({});
+  expect(faultAgeDays(KIND, 'suction-motor-worn', motor)).toBeUndefined();
 });
