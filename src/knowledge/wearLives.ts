@@ -6,8 +6,8 @@ import { ordinaryHoursPerWeek } from './ordinaryUse';
 export interface WearLife {
   fault: string;
   life: Life;
-  /** Running hours shorten it; otherwise only its age does. */
-  by: 'use' | 'age';
+  /** Running hours shorten it; otherwise only its age does. Dirt comes with the hours and with no age of the part. */
+  by: 'use' | 'age' | 'dirt';
 }
 
 /** Fault, years by which 63 % have it at the ordinary use of its kind, shape (1 does not age, 3 wears out), by what. */
@@ -45,12 +45,12 @@ armature-bad 30 1.5 use
 side-brush-motor-failed 6 1.5 use
 drive-wheel-failed 7 1.5 use
 pump-failed 5 1.4 use
-filter-clogged 1.5 2 use
-felt-clogged 2 2 use
-exhaust-filter-clogged 2 2.5 use
+filter-clogged 1.5 2 dirt
+felt-clogged 2 2 dirt
+exhaust-filter-clogged 2 2.5 dirt
 pre-filter-disintegrated 7 3 age
 exhaust-filter-apart 10 3 age
-breather-clogged 3 2 use
+breather-clogged 3 2 dirt
 hose-split 9 1.8 use
 neck-hose-split 7 2 use
 plate-spring-hose-weak 10 2 age
@@ -78,12 +78,16 @@ export const wearLives: readonly WearLife[] = TEXTS.trim()
     return { fault: fault!, life: { shape: Number(shape), scaleYears: Number(years) }, by: by as WearLife['by'] };
   });
 
+const byFault = new Map(wearLives.map((w) => [w.fault, w]));
 const atStations = new Map<string, WearLife[]>();
 for (const wear of wearLives)
   for (const [kind, { station }] of Object.entries(faultById(wear.fault)!.kinds)) {
     const at = `${kind} ${station}`;
     atStations.set(at, [...(atStations.get(at) ?? []), wear]);
   }
+
+/** How the part of a fault wears; undefined where it does not. */
+export const wearOfFault = (fault: string): WearLife | undefined => byFault.get(fault);
 
 /** What wears at a station of a kind. */
 export const wearsAt = (kind: string, station: string): readonly WearLife[] =>

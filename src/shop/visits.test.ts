@@ -89,14 +89,25 @@ test('what this shop made new lately is no likelier on the next job than in a yo
   const priors = async (job: number) => {
     const { assessment } = (await readJob(job)).odds;
     const of = (fault: string) => assessment!.faults.find((f) => f.id === fault)!.prior;
-    return { slipping: of('belt-slipping'), brittle: of('belt-brittle'), motor: of('suction-motor-worn') };
+    return {
+      slipping: of('belt-slipping'),
+      brittle: of('belt-brittle'),
+      broken: of('belt-broken'),
+      motor: of('suction-motor-worn'),
+      clogged: of('filter-clogged'),
+    };
   };
   const job = await visit('upright-shaft-belt');
   await serve(job, 'flat-belt');
+  await serve(job, 'pre-filter-new');
   await end(job);
   const { machine } = await readJob(job);
   const doneOn = (day: string) =>
-    shop.db('plan').where({ machine_id: machine.id, item: 'flat-belt' }).update({ last_done_on: day });
+    shop
+      .db('plan')
+      .where({ machine_id: machine.id })
+      .whereIn('item', ['flat-belt', 'pre-filter-new'])
+      .update({ last_done_on: day });
   await doneOn(addDays(today, -20));
   const next = await again(job, ['roll-slow']);
   const other = (await takeIn(shop.person, newJobDto(shop.models['upright-shaft-belt']!, ['roll-slow']))).job;
@@ -106,7 +117,8 @@ test('what this shop made new lately is no likelier on the next job than in a yo
     const [own, usual] = [await priors(next), await priors(other)];
     expect(own.slipping).toBeLessThan(0.5 * usual.slipping);
     expect(own.brittle).toBeLessThan(0.5 * usual.brittle);
-    expect(own.motor).toBe(usual.motor);
+    expect(own.broken).toBeLessThan(0.5 * usual.broken);
+    expect([own.motor, own.clogged]).toEqual([usual.motor, usual.clogged]);
   }
 
   // A belt that goes in now says nothing of why the machine came.
@@ -117,7 +129,7 @@ test('what this shop made new lately is no likelier on the next job than in a yo
 
   // After two years it may slip again, though it is not brittle yet.
   await doneOn(addDays(today, -730));
-  expect(await priors(next)).toMatchObject({ slipping: before.slipping });
+  expect(await priors(next)).toMatchObject({ slipping: before.slipping, broken: before.broken });
   expect((await priors(next)).brittle).toBeLessThan(0.5 * before.brittle);
 });
 

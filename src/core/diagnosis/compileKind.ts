@@ -68,14 +68,14 @@ export interface PriorOptions {
 export function shippedPriors(knowledge: Knowledge, kind: Kind, options: PriorOptions = {}): Map<string, number> {
   const faults = faultsOf(knowledge, kind);
   const madeNew = new Set(options.madeNew);
-  const isYoung = (fault: string, fromAgeYears: number) =>
+  const isYoung = (fault: string, fromAgeYears = 0) =>
     madeNew.has(fault) || (options.ageYears !== undefined && options.ageYears < fromAgeYears);
   const total = faults.reduce((sum, f) => sum + COMMONNESS[f.kinds[kind.id]!.common], 0);
   return new Map(
     faults.map((f) => {
       const own = f.kinds[kind.id]!;
       const common = options.openedBefore && own.afterRepair ? own.afterRepair : own.common;
-      const young = own.fromAgeYears && isYoung(f.id, own.fromAgeYears) ? YOUNG_FACTOR : 1;
+      const young = isYoung(f.id, own.fromAgeYears) ? YOUNG_FACTOR : 1;
       return [f.id, Math.min(HIGHEST_PRIOR, ((COMMONNESS[common] * young) / total) * kind.expectedFaults)];
     }),
   );

@@ -1,6 +1,8 @@
 import { faultsOf } from '@/core/diagnosis/compileKind';
 import type { JobState } from '@/data/jobState';
 import { kindById, knowledge } from '@/knowledge';
+import { wearOfFault } from '@/knowledge/wearLives';
+import { lifeHere } from '../plans/lifeHere';
 import { agedParts, faultAgeDays, type AgedPart } from '../plans/partAgeDays';
 import { dayInZone } from '../settings/day';
 
@@ -22,9 +24,14 @@ export function agedOf(state: JobState, now: number): AgedPart[] {
   );
 }
 
+/** Up to this share of its life what wears out fails at a third of its usual rate or less, where its shape is this at least. */
+const NEW_SHARE = 0.25;
+const WEARS_OUT_FROM = 1.8;
+
 /**
- * Faults of parts that this shop made new before the job, so lately that they are not yet worn, in a machine that is old enough
- * for them. What was made new in the job itself says nothing of why it came.
+ * Faults of parts that this shop made new before the job, so lately that they are not yet worn: younger than such faults come in a
+ * machine, or in the first quarter of their life. What was made new in the job itself says nothing of why it came, and what clogs
+ * by dirt nothing of the age of the part.
  * @param ageYears of the machine when it was taken in; undefined when not known
  */
 export function madeNewBefore(state: JobState, ageYears?: number): string[] {
@@ -43,10 +50,20 @@ export function madeNewBefore(state: JobState, ageYears?: number): string[] {
   if (parts.length === 0) return [];
   return faultsOf(knowledge, kind)
     .filter(({ id, kinds }) => {
-      const { fromAgeYears } = kinds[kind.id]!;
-      if (fromAgeYears === undefined || (ageYears !== undefined && ageYears < fromAgeYears)) return false;
       const days = faultAgeDays(kind.id, id, parts);
-      return days !== undefined && days < fromAgeYears * YEAR_DAYS;
+      if (days === undefined) return false;
+      const { fromAgeYears } = kinds[kind.id]!;
+      // A machine so young weighs it as little already.
+      if (fromAgeYears !== undefined)
+        return !(ageYears !== undefined && ageYears < fromAgeYears) && days < fromAgeYears * YEAR_DAYS;
+      const wear = wearOfFault(id);
+      if (!wear || wear.by === 'dirt') return false;
+      const life = lifeHere(
+        wear,
+        { kind: kind.id, hoursPerWeek: Number(state.machine.hours_per_week) },
+        state.ownLives,
+      );
+      return life.shape >= WEARS_OUT_FROM && days < NEW_SHARE * life.scaleYears * YEAR_DAYS;
     })
     .map((f) => f.id);
 }
