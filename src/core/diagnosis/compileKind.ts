@@ -60,7 +60,7 @@ export interface PriorOptions {
   droppedStations?: readonly string[];
   /** Fault id → multiplier of the prior odds, from the shop's own jobs or a hint. */
   oddsFactor?: ReadonlyMap<string, number>;
-  /** Fault id → prior that replaces the shipped one (learned). */
+  /** Fault id → prior in any machine of the kind, learned; it goes before the shipped one. What is known of this machine moves it as much. */
   learned?: ReadonlyMap<string, number>;
 }
 
@@ -105,8 +105,13 @@ const skeletons = new WeakMap<Knowledge, WeakMap<Kind, Map<string, CompiledKind>
 export function compileKind(knowledge: Knowledge, kind: Kind, options: PriorOptions = {}): CompiledKind {
   const skeleton = skeletonOf(knowledge, kind, options.droppedStations ?? []);
   const priors = shippedPriors(knowledge, kind, options);
-  const prior = (id: string) =>
-    clampPrior(withOdds(options.learned?.get(id) ?? priors.get(id)!, options.oddsFactor?.get(id) ?? 1));
+  const usual = options.learned && shippedPriors(knowledge, kind);
+  const prior = (id: string) => {
+    const learned = options.learned?.get(id);
+    const here =
+      learned === undefined ? priors.get(id)! : withOdds(learned, oddsOf(priors.get(id)!) / oddsOf(usual!.get(id)!));
+    return clampPrior(withOdds(here, options.oddsFactor?.get(id) ?? 1));
+  };
   const { network } = skeleton;
   return {
     ...skeleton,
@@ -245,8 +250,10 @@ function effectOf(fault: Fault, kind: Kind, check: Check, aspect: Aspect): numbe
   return [1 - abnormal.reduce((a, b) => a + b, 0), ...abnormal];
 }
 
+const oddsOf = (p: number): number => p / (1 - p);
+
 function withOdds(p: number, factor: number): number {
-  const odds = (p / (1 - p)) * factor;
+  const odds = oddsOf(p) * factor;
   return odds / (1 + odds);
 }
 

@@ -49,3 +49,35 @@ test('no complaint of any kind is left without what explains it, whatever statio
     }
   }
 });
+
+describe('what is known of this machine and what the shop learned of all', () => {
+  const priorsOf = (more: Partial<FinderCase>, tallies = nobody) =>
+    new Map(reckonCase(knowledge, asked(more), tallies).assessment!.faults.map((f) => [f.id, f.prior]));
+  const many = { ...nobody, kindJobs: 150, faults: { 'belt-slipping': { kind: 45, model: 0 } } };
+  const odds = (p: number) => p / (1 - p);
+
+  test('a hundred jobs drown neither its age, nor a new part, nor that somebody had it open', () => {
+    const any = priorsOf({}, many);
+    const moved = (more: Partial<FinderCase>, fault: string) =>
+      odds(priorsOf(more, many).get(fault)!) / odds(any.get(fault)!);
+    const shipped = (more: Partial<FinderCase>, fault: string) =>
+      odds(priorsOf(more).get(fault)!) / odds(priorsOf({}).get(fault)!);
+    const known: [Partial<FinderCase>, string][] = [
+      [{ madeNew: ['belt-slipping'] }, 'belt-slipping'],
+      [{ ageYears: 0 }, 'belt-slipping'],
+      [{ ageYears: 0 }, 'suction-motor-worn'],
+      [{ openedBefore: true }, 'belt-cover-off'],
+    ];
+    for (const [more, fault] of known) {
+      expect(Math.abs(Math.log(shipped(more, fault)))).toBeGreaterThan(0.7);
+      expect(moved(more, fault)).toBeCloseTo(shipped(more, fault), 6);
+    }
+    expect(moved({ ageYears: 0 }, 'belt-broken')).toBe(1);
+  });
+
+  test('a shop without jobs has the shipped figures', () => {
+    const [plain, young] = [priorsOf({ ageYears: 30 }), priorsOf({ ageYears: 0 })];
+    expect(priorsOf({})).toEqual(plain);
+    expect(young.get('belt-slipping')! / plain.get('belt-slipping')!).toBeCloseTo(0.3, 9);
+  });
+});

@@ -67,7 +67,7 @@ export function inputOf(knowledge: Knowledge, asked: FinderCase, tallies?: Talli
     ...(hint === undefined ? {} : { oddsFactor: new Map([[hint, HINT_FACTOR]]) }),
   };
   if (!tallies) return input;
-  return { ...input, learned: learnedPriors(tallies, shippedPriors(knowledge, input.kind, input)) };
+  return { ...input, learned: learnedPriors(tallies, shippedPriors(knowledge, kind)) };
 }
 
 /**
