@@ -131,6 +131,27 @@ describe('an upright with a dead roll, belt from the shaft', () => {
     expect(new Set(told).size).toBeGreaterThan(2);
   });
 
+  test('why a check is proposed tells what an answer speaks for from what it speaks against', () => {
+    let [rises, falls] = [0, 0];
+    for (const madeNew of [[], ['belt-broken', 'belt-slipping']]) {
+      const { next, faults } = assess(knowledge, {
+        kind: kindById(K1),
+        mainsV: 120,
+        complaints: ['roll-not-turning'],
+        answers: [],
+        madeNew,
+      });
+      for (const lead of next.flatMap((n) => n.why)) {
+        if (lead.topFault === null) continue;
+        const now = faults.find((f) => f.id === lead.topFault)!.probability;
+        expect([lead.topFault, lead.falls === true]).toEqual([lead.topFault, lead.topProbability < now]);
+        if (lead.falls) falls++;
+        else rises++;
+      }
+    }
+    expect(Math.min(rises, falls)).toBeGreaterThan(3);
+  });
+
   test('what is said to be less speaks against what would make it more', () => {
     // Walk 20: a slow roll is no broken belt; a machine that cuts out is not dead.
     for (const [kind, said, more, fault] of [

@@ -80,6 +80,8 @@ export interface NextAction {
     probability: number;
     topFault: string | null;
     topProbability: number;
+    /** It speaks against the fault: it is less likely then than now. */
+    falls?: true;
     /** Expected minutes from that answer to the end. */
     minutesToGo: number;
     /** The best step after that answer, when two steps were looked ahead. */

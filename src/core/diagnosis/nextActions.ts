@@ -180,6 +180,9 @@ export function nextActions(
         probability: lead.probability,
         topFault: lead.topFault < 0 ? null : compiled.faults[lead.topFault]!.id,
         topProbability: lead.topProbability,
+        ...(lead.topFault >= 0 && lead.topProbability < result.marginals[lead.topFault]!
+          ? { falls: true as const }
+          : {}),
         minutesToGo: lead.minutesToGo,
         ...(lead.then === undefined || lead.then < 0 ? {} : { then: candidates[lead.then]!.id }),
       })),

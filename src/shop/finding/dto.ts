@@ -131,6 +131,10 @@ export class LeadDto {
   topFault!: string | null;
   @IsNumber()
   topProbability!: number;
+  /** The answer speaks against the fault: it is less likely then than now. */
+  @IsOptional()
+  @IsBoolean()
+  falls?: true;
   /** Expected minutes from this answer to the machine repaired. */
   @IsNumber()
   minutesToGo!: number;

@@ -121,6 +121,8 @@ export interface JobFacts extends BenchState {
   gauges: KeptGauge[];
   /** Station → days since it was last replaced here, before or in this job. */
   partAgeDays: Record<string, number>;
+  /** Faults of parts that this shop made new so lately before the job that their odds are those of new ones. */
+  madeNew: string[];
   past: {
     id: number;
     takenInAt: string;

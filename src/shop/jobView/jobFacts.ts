@@ -161,6 +161,7 @@ export function factsOf(state: JobState): WrittenFacts {
       by: g.person,
     })),
     partAgeDays: partAgeDays(kind.id, agedOf(state, now)),
+    madeNew: asked.madeNew ?? [],
     agree,
     currency: shop.currency,
     zone: shop.zone,

@@ -103,6 +103,21 @@ test('an answer that moves nothing gives no reason, and a check without reasons 
   await act(async () => {});
 });
 
+test('an answer that speaks against a fault is said to bring it down', async () => {
+  const found = jobInFind();
+  const next = found.odds.assessment.next.find((n) => n.check === 'finger-turn')!;
+  const [first] = next.why;
+  next.why = [
+    { ...first!, topFault: 'roll-bound-by-hair', topProbability: 0.9, falls: undefined },
+    { ...first!, outcomes: ['free-no-drag'], topFault: 'roll-bound-by-hair', topProbability: 0.06, falls: true },
+  ];
+  card('finger-turn', found);
+  expect(document.body.textContent).toMatch(
+    /would leave roll bound by hair at 90 %.*would bring roll bound by hair down to 6 %/,
+  );
+  await act(async () => {});
+});
+
 test('a gauge is opened as the check asks it, with the machine’s own mains where it wants them', async () => {
   const turned = { check_id: 'finger-turn', outcome: 'normal-drag' };
   card('head-socket-volts', jobInFind([turned]));

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { shownOdds } from '@/core/diagnosis/assess';
 import type { AssessmentView } from '@/shop/finding/dto';
 import type { JobFacts } from '@/shop/jobView/dto';
-import { evidenceWords, faultLabel, faultOf } from '../job/labels';
+import { evidenceWords, faultLabel, faultOf, stationLabel } from '../job/labels';
 import { percent, Reading } from '../parts/Reading';
 import { classes, Words } from '../parts/Words';
 import styles from './find.module.css';
@@ -34,6 +34,7 @@ export function FaultList({
   const suspects = faults.filter((f) => f.suspect && (station ? stationOf(f.id) === station : shownOdds(f) >= 0.005));
   // What was mended here is nothing that such machines have besides.
   const others = faults.filter((f) => !f.suspect && f.probability >= 0.03 && !job.repaired.includes(f.id));
+  const weighedAsNew = [...new Set(job.madeNew.flatMap((f) => stationOf(f) ?? []))].map((s) => stationLabel(job, s));
   const shown = all || station ? suspects : suspects.slice(0, SHORT);
   return (
     <section aria-label="Odds of the faults" aria-busy={!fresh} className={styles.odds}>
@@ -123,6 +124,7 @@ export function FaultList({
       <Words size="caption" as="p" tone="soft" className={styles.note}>
         {basis.method === 'exact' ? 'Exact odds' : `Sampled odds, error up to ${percent(basis.standardError)}`} on
         shipped figures and {basis.kindJobs} finished jobs of this kind, {basis.modelJobs} of this model.
+        {weighedAsNew.length > 0 && ` Made new here lately, and weighed as new: ${weighedAsNew.join(', ')}.`}
       </Words>
     </section>
   );

@@ -9,6 +9,12 @@ export { cautionOf, faultLabel, faultOf } from './trade';
 export const repairLabel = (fault: string) => faultOf(fault)?.repair.label ?? faultLabel(fault);
 export const complaintLabel = (id: string) => complaintOf(id)?.label ?? id;
 
+/** The name of a station of a machine, one of its model's own too. */
+export function stationLabel({ machine }: Pick<JobFacts, 'machine'>, id: string): string {
+  const ours = toldKind(machine.kind).lines.flatMap((l) => l.stations);
+  return [...ours, ...machine.addedStations].find((s) => s.id === id)?.label ?? id;
+}
+
 /** What became of the owner's own idea. */
 export const ideaAnswered = (idea: string, found: readonly string[], complaints: readonly string[]) =>
   ideaBecame(faultOf, idea, found, complaints);

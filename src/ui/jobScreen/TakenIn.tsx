@@ -4,8 +4,7 @@ import { CautionPlate } from '../parts/CautionPlate';
 import { instantAt } from '../parts/instants';
 import { TermList } from '../parts/TermList';
 import { JobPhotographs } from './JobPhotographs';
-import { cautionOf, complaintLabel } from '../job/labels';
-import { toldKind } from '../job/trade';
+import { cautionOf, complaintLabel, stationLabel } from '../job/labels';
 import { Words } from '../parts/Words';
 import styles from './job.module.css';
 
@@ -48,9 +47,4 @@ export function TakenIn({ job }: { job: JobFacts }) {
       <JobPhotographs job={job} />
     </div>
   );
-}
-
-function stationLabel(job: JobFacts, id: string): string {
-  const kind = toldKind(job.machine.kind);
-  return [...kind.lines.flatMap((l) => l.stations), ...job.machine.addedStations].find((s) => s.id === id)?.label ?? id;
 }

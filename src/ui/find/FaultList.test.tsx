@@ -1,0 +1,43 @@
+/** @jest-environment jsdom */
+import { fireEvent, screen } from '@testing-library/react';
+import { jobInFind } from '../job/job.fixture';
+import { furnishBrowser, stand } from '../testBench.fixture';
+import { FaultList } from './FaultList';
+
+beforeEach(() => furnishBrowser());
+
+const list = ({ facts, odds } = jobInFind(), station: string | null = null) => {
+  const onStation = jest.fn();
+  stand(<FaultList job={facts} odds={odds.assessment} fresh station={station} onStation={onStation} />);
+  return onStation;
+};
+const dayBefore = '2029-12-04T09:00:00+00:00';
+const belt = (before: string | null) => ({
+  station: 'toothed-belt',
+  group: 'belt',
+  at: '2030-03-04T10:00:00+00:00',
+  before,
+});
+
+test('what this shop made new lately is named beside the odds that it moved; what went in today is not', () => {
+  const fresh = jobInFind([], { partAges: [belt(dayBefore)] });
+  list(fresh);
+  expect(screen.getByText(/weighed as new: toothed belt\./)).toBeTruthy();
+  const odds = (found: ReturnType<typeof jobInFind>) =>
+    found.odds.assessment.faults.find((f) => f.id === 'belt-teeth-worn')!.prior;
+  expect(odds(fresh)).toBeLessThan(0.5 * odds(jobInFind()));
+
+  document.body.innerHTML = '';
+  list(jobInFind([], { partAges: [belt(null)] }));
+  expect(screen.queryByText(/weighed as new/)).toBeNull();
+});
+
+test('suspects stand by their odds, and why opens what speaks for and against', () => {
+  const found = jobInFind([{ check_id: 'finger-turn', outcome: 'free-no-drag' }]);
+  list(found);
+  const shown = [...document.querySelectorAll('li')].map((li) => Number(/(\d+) %/.exec(li.textContent!)?.[1]));
+  expect(shown.length).toBeGreaterThan(2);
+  expect(shown).toEqual([...shown].sort((a, b) => b - a));
+  fireEvent.click(screen.getAllByRole('button', { name: /why/i })[0]!);
+  expect(document.body.textContent).toMatch(/no resistance at all/);
+});
