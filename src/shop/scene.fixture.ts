@@ -154,14 +154,15 @@ export async function proveAll(person: Person, job: number): Promise<void> {
     await recordProof(person, job, { ...(await base(job)), item, result: 'pass', note: '', ...SIGNED });
 }
 
-/** Takes a job from Find to Hand back: everything repaired that is to be, every step of the rebuild ticked, everything proved. */
-export async function toHandBack(person: Person, job: number): Promise<void> {
+/** Takes a job from Find to Hand back: everything repaired that is to be, unless it is left undone, every step of the rebuild ticked, everything proved. */
+export async function toHandBack(person: Person, job: number, undone: readonly string[] = []): Promise<void> {
   await moveStage(person, job, { ...(await base(job)), to: 'fit' });
   const { toMend, repaired } = await readJob(job);
-  for (const fault of toMend.filter((f) => !repaired.includes(f)))
+  for (const fault of toMend.filter((f) => !repaired.includes(f) && !undone.includes(f)))
     await markRepaired(person, job, { ...(await base(job)), fault, done: true });
-  for (const { id: step } of (await readJob(job)).rebuild)
-    await tickRebuild(person, job, { ...(await base(job)), step, done: true });
+  for (const { id: step, fault } of (await readJob(job)).rebuild)
+    if (fault === null || !undone.includes(fault))
+      await tickRebuild(person, job, { ...(await base(job)), step, done: true });
   await moveStage(person, job, { ...(await base(job)), to: 'prove' });
   await proveAll(person, job);
   await moveStage(person, job, { ...(await base(job)), to: 'hand-back' });

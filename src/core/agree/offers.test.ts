@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { isWithin, LEAST_LABEL, LINE_GROUPS, offersOf, type OfferLine, type OfferTerms } from './offers';
+import { isWithin, LEAST_LABEL, LINE_GROUPS, offersOf, withoutUndone, type OfferLine, type OfferTerms } from './offers';
 
 const TERMS: OfferTerms = {
   rules: {
@@ -89,4 +89,50 @@ test('a limit covers what it reaches, and no limit covers nothing', () => {
   expect(isWithin(6_000, 6_000)).toBe(true);
   expect(isWithin(6_000, 6_001)).toBe(false);
   expect(isWithin(null, 0)).toBe(false);
+});
+
+describe('what was agreed and not done', () => {
+  const belt = line({ fault: 'belt-broken', eachMinor: 1_000 });
+  const filter = line({ fault: 'filter-clogged', eachMinor: 2_000 });
+  const way = work(15);
+
+  test('is not paid; the rest stands at its price, discount and taxes reckoned anew', () => {
+    const terms = { ...TERMS, off100k: 10_000, offMinor: 50 };
+    const [offer] = offersOf([belt, filter, way], terms);
+    // (10 + 20 + 15) less a tenth and 0.50, and a fifth of tax.
+    expect(offer!.bill).toMatchObject({ offMinor: 500, netMinor: 4_000, grossMinor: 4_800 });
+    const due = withoutUndone(offer!, new Set(['filter-clogged']), terms);
+    expect(due.lines.map((l) => [l.fault, l.eachMinor])).toEqual([
+      ['belt-broken', 1_000],
+      [null, 1_500],
+    ]);
+    expect(due.bill).toMatchObject({ offMinor: 300, netMinor: 2_200, grossMinor: 2_640 });
+  });
+
+  test('an amount off the whole takes what is left to nought and no further', () => {
+    const terms = { ...TERMS, off100k: 50_000, offMinor: 1_200 };
+    const [offer] = offersOf([belt, filter], terms);
+    expect(offer!.bill.netMinor).toBe(300);
+    expect(withoutUndone(offer!, new Set(['filter-clogged']), terms).bill.grossMinor).toBe(0);
+  });
+
+  test('whatever is left out, nothing costs more than was agreed, and what is all done costs as much', () => {
+    const faults = ['a', 'b', 'c', null];
+    const lines = fc.array(
+      fc
+        .record({ fault: fc.constantFrom(...faults), eachMinor: fc.integer({ min: 0, max: 90_000 }) })
+        .map((l) => line(l)),
+      { minLength: 1, maxLength: 8 },
+    );
+    fc.assert(
+      fc.property(lines, fc.subarray(['a', 'b', 'c']), fc.integer({ min: 0, max: 60_000 }), (own, undone, off100k) => {
+        const terms = { ...TERMS, off100k };
+        const [offer] = offersOf(own, terms);
+        const due = withoutUndone(offer!, new Set(undone), terms);
+        expect(due.bill.grossMinor).toBeLessThanOrEqual(offer!.bill.grossMinor);
+        expect(due.lines).toEqual(offer!.lines.filter((l) => !undone.includes(l.fault ?? '')));
+        if (undone.length === 0) expect(due.bill).toEqual(offer!.bill);
+      }),
+    );
+  });
 });

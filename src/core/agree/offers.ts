@@ -1,4 +1,5 @@
 import { billOf, type Bill, type LineSort, type TaxRules } from '../money/bill';
+import { shareOf } from '../money/rounded';
 import { chargedMinutes, labourMinor, type LabourTerms } from '../money/labour';
 import { splitBy } from '../money/splitBy';
 
@@ -159,6 +160,25 @@ function offerOf(lines: readonly OfferLine[], terms: OfferTerms): Omit<Offer, 'i
     chargedMinutes: chargedMinutes(minutes, terms.labour.stepMinutes),
     bill: billOf(priced, terms.rules, terms),
   };
+}
+
+/** What is to be paid of an offer. */
+export type DueOffer = Pick<Offer, 'id' | 'lines' | 'bill'>;
+
+/**
+ * An offer without what was not done of it: the rest stands at the prices that were agreed, the discount on the whole and the
+ * taxes are reckoned anew. An amount off the whole takes it to nought at most.
+ * @param undone faults whose repair was agreed and not done
+ */
+export function withoutUndone(
+  offer: Offer,
+  undone: ReadonlySet<string>,
+  { rules, exempt, off100k, offMinor }: Pick<OfferTerms, 'rules' | 'exempt' | 'off100k' | 'offMinor'>,
+): DueOffer {
+  const lines = offer.lines.filter((l) => l.fault === null || !undone.has(l.fault));
+  const whole = billOf(lines, { ...rules, taxes: [] }).grossMinor;
+  const most = whole - shareOf(whole, off100k, rules.rounding);
+  return { id: offer.id, lines, bill: billOf(lines, rules, { exempt, off100k, offMinor: Math.min(offMinor, most) }) };
 }
 
 /** Whether a limit that was agreed beforehand covers an offer. */

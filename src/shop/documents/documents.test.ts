@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { agreedJob, offeredJob } from '../agree/offered.fixture';
 import { readJob } from '../odds/readJob';
-import { agreeTo, base, openJob, photographed, refusal, testShop } from '../scene.fixture';
+import { agreeTo, base, openJob, photographed, refusal, testShop, toHandBack } from '../scene.fixture';
 import { epcCode } from './epcCode';
 import { issueDocument } from './issueDocument';
 import { listDocuments, paperOf, paperPdf, paperUbl } from './readDocument';
@@ -145,6 +145,41 @@ describe('papers', () => {
     );
     // Billed anew.
     expect((await issue(job, 'invoice')).name).not.toBe(invoice.name);
+  });
+
+  test('what was agreed and is not done when the work is over is not charged, and the invoice says so', async () => {
+    const job = await offeredJob(shop.person, shop.models[K1]!);
+    const { exempt: _, included: __, validUntil: ___, ...terms } = (await readJob(job)).agree.estimate!.terms;
+    const lines = (await readJob(job)).agree.estimate!.lines.filter((l) => l.group === 'must');
+    const filter = {
+      ...lines[0]!,
+      id: 'filter',
+      group: 'now' as const,
+      sort: 'part' as const,
+      label: 'New filter',
+      minutes: null,
+      thousandths: 1000,
+      eachMinor: 1000,
+      fault: 'filter-clogged',
+      code: null,
+    };
+    await makeEstimate(shop.person, job, { ...(await base(job)), ...terms, lines: [...lines, filter] });
+    const [less, more] = (await readJob(job)).agree.estimate!.offers.map((o) => o.bill.grossMinor);
+    expect(more! - less!).toBe(1200);
+    await agreeTo(shop.person, job, { offer: 'recommended' });
+    expect((await readJob(job)).agree.owedMinor).toBe(more);
+
+    await toHandBack(shop.person, job, ['filter-clogged']);
+    expect((await readJob(job)).agree.owedMinor).toBe(less);
+    const { content } = await paperOf((await issue(job, 'invoice')).id);
+    expect(content.totals.find((t) => t.label === 'To pay')!.minor).toEqual([less]);
+    expect(content.bill!.lines.map((l) => l.label)).not.toContain('New filter');
+    expect(content.said.at(-1)).toMatchObject({
+      title: 'Agreed, and not done',
+      texts: [expect.stringMatching(/not charged/)],
+    });
+    // In the file for the owner's books as well.
+    expect((await paperUbl((await readJob(job)).agree.documents.at(-1)!.id)).xml).not.toContain('New filter');
   });
 
   test('returned unrepaired: the fee for looking, and that it is not tested', async () => {

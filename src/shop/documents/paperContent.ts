@@ -2,6 +2,7 @@ import {
   GROUP_TITLES,
   OFFER_TITLES,
   promiseOf,
+  type DueOffer,
   type Offer,
   type OfferPromise,
   type PricedLine,
@@ -11,10 +12,11 @@ import { moneyText } from '@/core/money/currency';
 import { addDays } from '@/core/service/days';
 import type { DocumentKind } from '@/data/documents';
 import type { JobState } from '@/data/jobState';
-import { faultLabel, holdsBackPower, knowledge } from '@/knowledge';
+import { faultById, faultLabel, holdsBackPower, knowledge } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { followed, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
 import { DOCUMENT_TITLES } from '../standing/documentName';
+import { dueOffer } from '../standing/dueOffer';
 import type { EstimateView } from '../standing/dto';
 import type { WrittenFacts } from '../jobView/jobFacts';
 import { refuseIf } from '../problem';
@@ -111,13 +113,13 @@ function picturesOf({ facts }: PaperGiven): PaperContent['pictures'] {
 
 /** Offers side by side, each column adding up by itself. */
 function table(
-  offers: readonly Offer[],
+  offers: readonly DueOffer[],
   estimate: EstimateView,
   given: PaperGiven,
 ): Pick<PaperContent, 'columns' | 'groups' | 'totals'> {
   const groupOf = new Map(estimate.lines.map((l) => [l.id, l]));
   const all = [...new Map(offers.flatMap((o) => o.lines).map((l) => [l.line, l])).values()];
-  const told = (offer: Offer, line: string | null) => {
+  const told = (offer: DueOffer, line: string | null) => {
     const i = offer.lines.findIndex((l) => l.line === line);
     return i === -1 ? null : offer.bill.lines[i]!.toldMinor;
   };
@@ -143,7 +145,7 @@ function table(
   };
 }
 
-function totalsOf(offers: readonly Offer[]): PaperContent['totals'] {
+function totalsOf(offers: readonly DueOffer[]): PaperContent['totals'] {
   const bills = offers.map((o) => o.bill);
   const row = (label: string, of: (b: Offer['bill']) => number, strong = false) => ({
     label,
@@ -282,18 +284,39 @@ function orderPaper(given: PaperGiven): PaperContent {
 }
 
 function invoicePaper(given: PaperGiven): PaperContent {
-  const { estimate, offer } = needsAgreed(given);
+  const { estimate, offer: agreed } = needsAgreed(given);
   const { facts, letterhead, today } = given;
   const isBilled = facts.agree.documents.some(
     (d) => d.kind === 'invoice' && !facts.agree.documents.some((c) => c.corrects === d.id),
   );
   refuseIf(isBilled ? [{ field: 'kind', message: 'It is billed already: take that invoice back first.' }] : []);
   const { payDays } = letterheadOf(letterhead);
+  const { offer, undone } = dueOffer(given.state, estimate, agreed.id, facts.repaired)!;
+  refuseIf(
+    offer.bill.grossMinor > 0 || undone.length === 0
+      ? []
+      : [
+          {
+            field: 'kind',
+            message: 'Nothing that was agreed is done: give the paper of a machine returned unrepaired.',
+          },
+        ],
+  );
   const shown = table([offer], estimate, given);
   const due = offer.bill.grossMinor - facts.agree.paidMinor;
   return {
     ...headOf('invoice', given),
-    said: foundOf(given).filter((s) => s.title !== 'You told us'),
+    said: [
+      ...foundOf(given).filter((s) => s.title !== 'You told us'),
+      ...(undone.length > 0
+        ? [
+            {
+              title: 'Agreed, and not done',
+              texts: [`${undone.map((f) => faultById(f)!.repair.label).join('. ')}. It is not charged.`],
+            },
+          ]
+        : []),
+    ],
     ...shown,
     totals: [
       ...shown.totals,
@@ -344,7 +367,7 @@ function unrepairedPaper(given: PaperGiven): PaperContent {
             },
           ]
         : [],
-    totals: totalsOf([{ id: 'minimum', lines: [], minutes: 0, chargedMinutes: 0, bill, unsafe: [] }]),
+    totals: totalsOf([{ id: 'minimum', lines: [], bill }]),
     box: {
       title: held.length > 0 ? `Not to be used: ${held.join(', ').toLowerCase()}` : 'Not repaired and not tested here',
       texts: ['Have it seen to before it is used.', ...facts.leftOpen.map(faultLabel)],

@@ -3,6 +3,7 @@ import type { Standing } from '@/core/agree/standing';
 import type { JobState } from '@/data/jobState';
 import { faultById } from '@/knowledge';
 import type { SchoolChoices } from '@/knowledge/schools';
+import { dueOffer } from './dueOffer';
 import { documentName } from './documentName';
 import type { AgreeView, AnswerView, EstimateTerms, EstimateView } from './dto';
 
@@ -63,7 +64,7 @@ export function agreeOf(
     answer?.says === 'yes' ? proved.filter((f) => !repaired.includes(f) && !answer.known.includes(f)) : [];
   const standing = standingOf(answer?.says, foundSince.length > 0, estimate !== null, isCovered);
   const paidMinor = state.payments.reduce((sum, p) => sum + p.amount_minor, 0);
-  const gross = grossOwed(state, estimate, offer);
+  const gross = grossOwed(state, estimate, offer, repaired);
   return {
     standing,
     mayOpen:
@@ -168,14 +169,21 @@ export function grossOf(estimate: EstimateView, offer: OfferId | undefined): num
   return estimate.offers.find((o) => o.id === offer)?.bill.grossMinor ?? Infinity;
 }
 
-/** What a job comes to by now: its standing invoice, else the offer that was taken, else what is owed unrepaired. */
-function grossOwed(state: JobState, estimate: EstimateView | null, offer: OfferId | null): number | null {
+/** What a job comes to by now: its standing invoice, else what was done of the offer that was taken, else what is owed unrepaired. */
+function grossOwed(
+  state: JobState,
+  estimate: EstimateView | null,
+  offer: OfferId | null,
+  repaired: readonly string[],
+): number | null {
   const stands = (kind: string) =>
     state.documents.filter((d) => d.kind === kind && !state.documents.some((c) => c.corrects === d.id)).at(-1);
   const invoice = stands('invoice');
   if (invoice) return invoice.total_minor;
-  if (offer !== null && estimate) return grossOf(estimate, offer);
-  return stands('unrepaired')?.total_minor ?? null;
+  const returned = stands('unrepaired')?.total_minor ?? null;
+  if (offer === null || !estimate) return returned;
+  const due = dueOffer(state, estimate, offer, repaired)?.offer.bill.grossMinor ?? Infinity;
+  return due > 0 ? due : (returned ?? due);
 }
 
 /**

@@ -17,14 +17,14 @@ export function NotWanted({ job }: { job: JobFacts }) {
   );
 }
 
-/** What the owner agreed to besides and nobody has ticked: it is on the bill. */
+/** What the owner agreed to besides and nobody has ticked: the bill leaves it out. */
 export function BesidesLeft({ job }: { job: JobFacts }) {
   const left = besidesLeft(job);
   if (left.length === 0) return null;
   return (
     <Notice title={`Agreed, and not done yet: ${left.join('; ').toLowerCase()}.`}>
       <Typography variant="body2">
-        Tick it under Fit when it is done. If it is not done, offer it anew without it: it is on the bill.
+        Tick it under Fit when it is done: what is not done is not charged, and the invoice says so.
       </Typography>
     </Notice>
   );
