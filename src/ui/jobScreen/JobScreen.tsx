@@ -108,7 +108,7 @@ function ToldScreen({ desk, stage, me }: { desk: JobDesk; stage: StageId; me: st
         <Words tone="soft">
           Job {job.id}, promised {job.promisedOn}
           {job.practice && ', practice: faults are hidden, instruments are simulated'}
-          {job.comebackOf && `, comes back after job ${job.comebackOf}`}
+          {job.comebackOf && ', comes back'}
         </Words>
         <nav aria-label="Stages of the job" className={classes('no-print', styles.stages)}>
           {STAGES.map((s, i) => (
