@@ -15,7 +15,7 @@ import { caseOfJob, firstChecksOf, keyOfCase } from './caseOfJob';
 import { isDoneHere } from './doneHere';
 import type { JobFacts } from './dto';
 import { isOwnPart } from './ownPart';
-import { proofViews } from './proofItems';
+import { isAirOpened, proofViews } from './proofItems';
 import { repairedIn } from './repairsOf';
 import { serviceList } from './serviceList';
 import { stripOf } from './stripOf';
@@ -151,7 +151,7 @@ export function factsOf(state: JobState): WrittenFacts {
       endsAt: instant(w.ends_at),
       endedAt: instantOrNull(w.ended_at),
     })),
-    proofs: proofViews(kind, state, toMend, bridged),
+    proofs: proofViews(kind, state, toMend, bridged, isAirOpened(kind, state, strip.strip.done)),
     gauges: state.gauges.map((g) => ({
       id: g.id,
       gauge: g.gauge,

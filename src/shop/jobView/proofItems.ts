@@ -1,9 +1,11 @@
 import type { JobState } from '@/data/jobState';
+import type { StripStep } from '@/core/strip/procedure';
 import { UNITS } from '@/core/units/units';
 import type { ProofAsk, ProofView } from './dto';
 import { cautionsFor, checksOf, type Complaint, type Kind } from '@/core/diagnosis/knowledge';
 import { inOrder, knowledge } from '@/knowledge';
 import { hasStation } from '@/knowledge/where';
+import { procedureOf } from './procedureOf';
 
 export interface ProofItem {
   id: string;
@@ -30,6 +32,7 @@ const run = { ...byHand, power: true };
  * each protection that was repaired.
  * @param repaired faults that were proved, and those of the stations where a part was fitted
  * @param bridged faults of protections that are bridged: what they protected is not shown, but that everybody can see it
+ * @param airOpened something that the air goes through was taken apart: it is shown that it draws again
  */
 export function proofItems(
   kind: Kind,
@@ -37,6 +40,7 @@ export function proofItems(
   repaired: ReadonlySet<string>,
   findings: JobState['findings'] = [],
   bridged: readonly string[] = [],
+  airOpened = false,
 ): ProofItem[] {
   const has = (...stations: string[]) => hasStation(kind.id, ...stations);
   const checks = new Set(checksOf(knowledge, kind.id).map((c) => c.id));
@@ -69,6 +73,7 @@ export function proofItems(
       cautions: ['interlock-bypass'],
     },
     ...complaints.map((id) => retest(id, findings)),
+    airOpened && !has('squeegee-blades') && { ...run, id: 'suction-back', label: drawsAgain(kind) },
     { ...run, id: 'run-3-min', label: 'Three minutes’ run, sound and smell clean' },
     has('squeegee-blades') && { ...run, id: 'floor-dry', label: 'Floor dry behind it, straight and in a turn' },
     checks.has('roll-speed') && {
@@ -89,6 +94,12 @@ export function proofItems(
     },
   ];
   return items.filter((i) => i !== false);
+}
+
+/** An upright draws by another way stood up than at the floor: a bend that is left off shows there alone. */
+function drawsAgain(kind: Kind): string {
+  const standsUp = knowledge.complaints.some((c) => c.id === 'weak-only-upright' && c.kinds.includes(kind.id));
+  return standsUp ? 'Suction there again: at the floor, and stood upright' : 'Suction there again';
 }
 
 /** How it is shown that a complaint is gone; longer than it took before, where that was measured. */
@@ -125,14 +136,31 @@ function repairedOf(kind: Kind, fitted: readonly { station: string }[], proved: 
   ]);
 }
 
+/**
+ * Whether something that the air goes through was taken apart: what is looked at on its way back belongs to the air.
+ * @param opened steps that are behind us
+ */
+export function isAirOpened(
+  kind: Kind,
+  state: Pick<JobState, 'procedure'>,
+  opened: readonly Pick<StripStep, 'id'>[],
+): boolean {
+  const air = new Set(kind.lines.filter((l) => l.line === 'air').flatMap((l) => l.stations.map((s) => s.id)));
+  const steps = new Set(opened.map((s) => s.id));
+  return procedureOf(kind, state).steps.some(
+    (s) => steps.has(s.id) && s.back.checks.some((c) => c.stations.some((station) => air.has(station))),
+  );
+}
+
 /** What must be shown, with what was shown so far; the reading made in Find stands as the "before". */
 export function proofViews(
   kind: Kind,
   { complaints, proofs, findings, fitted }: JobState,
   proved: readonly string[],
   bridged: readonly string[],
+  airOpened: boolean,
 ): ProofView[] {
-  return proofItems(kind, complaints, repairedOf(kind, fitted, proved), findings, bridged).map((item) => {
+  return proofItems(kind, complaints, repairedOf(kind, fitted, proved), findings, bridged, airOpened).map((item) => {
     const made = proofs.find((p) => p.item === item.id);
     const earlier = findings.find(
       (f) =>
