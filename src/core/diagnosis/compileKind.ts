@@ -50,7 +50,7 @@ export interface CompiledKind {
 }
 
 export interface PriorOptions {
-  /** Somebody else has had it open lately: the faults of rebuilding weigh more. */
+  /** Somebody has had it open lately: the faults of rebuilding weigh more. */
   openedBefore?: boolean;
   /** Age of the machine in years, if known: worn-out faults weigh less in a young machine. */
   ageYears?: number;

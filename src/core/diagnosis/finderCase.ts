@@ -21,6 +21,7 @@ export interface FinderCase {
   complaints: string[];
   /** In the order in which they were made: it decides what is open. */
   answers: Answer[];
+  /** It was opened lately, by whomever. */
   openedBefore: boolean;
   /** Accesses that were opened or shut step by step, whatever the answers opened; absent when none was. */
   byHand?: { opened: string[]; shut: string[] };

@@ -37,6 +37,10 @@ export const USUAL_CHARGES: Charges = {
 
 export const NO_TAXES: TaxRules = { taxes: [], included: false, perLine: false, rounding: 'half-even' };
 
+/** What a shop charges and taxes, with what is usual where it said nothing. */
+export const chargesOf = (kept: object): Charges => ({ ...USUAL_CHARGES, ...kept });
+export const taxesOf = (kept: object): TaxRules => ({ ...NO_TAXES, ...kept });
+
 /** How minutes are charged, when the shop said what an hour costs. */
 export function labourTerms(hourMinor: number, charges: Charges, { rounding }: TaxRules): LabourTerms {
   return { hourMinor, stepMinutes: charges.stepMinutes, rounding };

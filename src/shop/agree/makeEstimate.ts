@@ -1,7 +1,7 @@
 import { offersOf, type Offer, type OfferLine } from '@/core/agree/offers';
 import { addDays } from '@/core/service/days';
 import { moneyText } from '@/core/money/currency';
-import { labourTerms } from '@/core/money/terms';
+import { chargesOf, labourTerms, taxesOf } from '@/core/money/terms';
 import { insertEstimate } from '@/data/agree';
 import type { JobState } from '@/data/jobState';
 import { faultById } from '@/knowledge';
@@ -11,7 +11,6 @@ import { jobDeed } from '../jobDeed/jobDeed';
 import { refuseIf, type FieldProblem } from '../problem';
 import { dayInZone } from '../settings/day';
 import { beginWait } from '../startWait/startWait';
-import { chargesOf, taxesOf } from '../terms/terms';
 import { MakeEstimateDto, type OfferLineDto } from './dto';
 import type { EstimateTerms } from '../standing/dto';
 

@@ -9,6 +9,7 @@ import {
 } from '@/core/agree/offers';
 import { billOf, type BillLine } from '@/core/money/bill';
 import { moneyText } from '@/core/money/currency';
+import { chargesOf, taxesOf } from '@/core/money/terms';
 import { addDays } from '@/core/service/days';
 import type { DocumentKind } from '@/data/documents';
 import type { JobState } from '@/data/jobState';
@@ -20,7 +21,7 @@ import { dueOffer } from '../standing/dueOffer';
 import type { EstimateView } from '../standing/dto';
 import type { WrittenFacts } from '../jobView/jobFacts';
 import { refuseIf } from '../problem';
-import { chargesOf, letterheadOf, taxesOf } from '../terms/terms';
+import { letterheadOf } from '../terms/terms';
 import type { PaperContent } from '../papers/dto';
 
 export interface PaperGiven {

@@ -40,7 +40,8 @@ export function caseOfJob(state: JobState): FinderCase {
     mainsV: model.mains_v,
     complaints: state.complaints,
     answers,
-    openedBefore: job.opened_before,
+    // What comes back was opened here: the faults of rebuilding weigh as much as after somebody else.
+    openedBefore: job.opened_before || job.comeback_of !== null,
     ...byHandOf(kind, state),
     droppedStations: model.dropped_stations,
     raised: [...new Set([...raised, ...(job.ever_wet === 'yes' ? [WET] : [])])],

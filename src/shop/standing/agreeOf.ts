@@ -164,11 +164,6 @@ function answerView(a: JobState['answers'][number]): AnswerView {
   };
 }
 
-/** What an offer comes to; more than any limit for one that there is not. */
-export function grossOf(estimate: EstimateView, offer: OfferId | undefined): number {
-  return estimate.offers.find((o) => o.id === offer)?.bill.grossMinor ?? Infinity;
-}
-
 /** What a job comes to by now: its standing invoice, else what was done of the offer that was taken, else what is owed unrepaired. */
 function grossOwed(
   state: JobState,

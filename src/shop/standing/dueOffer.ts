@@ -1,6 +1,6 @@
 import { withoutUndone, type DueOffer, type OfferId } from '@/core/agree/offers';
+import { taxesOf } from '@/core/money/terms';
 import type { JobState } from '@/data/jobState';
-import { taxesOf } from '../terms/terms';
 import type { EstimateView } from './dto';
 
 /** When the work is over: what is not done by then is not paid. */

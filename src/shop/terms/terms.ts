@@ -1,6 +1,5 @@
 import { isIBAN } from 'class-validator';
-import type { TaxRules } from '@/core/money/bill';
-import { NO_TAXES, USUAL_CHARGES, type Charges } from '@/core/money/terms';
+import { chargesOf, taxesOf } from '@/core/money/terms';
 import { anyDocuments } from '@/data/documents';
 import { database, type Db } from '@/data/database';
 import { lockShop, shopSettings, updateShop } from '@/data/shopSettings';
@@ -28,9 +27,6 @@ export const NO_LETTERHEAD: Letterhead = {
   footer: '',
 };
 
-/** What a shop charges, with what is usual where it said nothing. */
-export const chargesOf = (kept: object): Charges => ({ ...USUAL_CHARGES, ...kept });
-export const taxesOf = (kept: object): TaxRules => ({ ...NO_TAXES, ...kept });
 export const letterheadOf = (kept: object): Letterhead => ({ ...NO_LETTERHEAD, ...kept });
 
 export function termsOf(db: Db = database()): Promise<TermsView> {

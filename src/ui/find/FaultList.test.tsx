@@ -32,6 +32,17 @@ test('what this shop made new lately is named beside the odds that it moved; wha
   expect(screen.queryByText(/weighed as new/)).toBeNull();
 });
 
+test('of a machine that was opened lately, here or elsewhere, it is said what weighs more', () => {
+  const found = jobInFind();
+  list(found);
+  expect(screen.queryByText(/opened lately/)).toBeNull();
+  for (const more of [{ comebackOf: 4 }, { openedBefore: true }]) {
+    document.body.innerHTML = '';
+    list({ ...found, facts: { ...found.facts, ...more } });
+    expect(screen.getByText(/opened lately: what goes wrong when a machine is put together weighs more/)).toBeTruthy();
+  }
+});
+
 test('suspects stand by their odds, and why opens what speaks for and against', () => {
   const found = jobInFind([{ check_id: 'finger-turn', outcome: 'free-no-drag' }]);
   list(found);
