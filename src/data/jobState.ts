@@ -166,7 +166,6 @@ export interface JobState {
     person: string | null;
   }[];
   gauges: { id: number; gauge: string; method_version: number; says: string; at: Instant; person: string | null }[];
-  /** Station → when its part was last replaced on this machine. */
   /** What was fitted on this machine, newest of each group in its place; `before` this job: the newest from an earlier time. */
   partAges: { station: string; group: string | null; at: Instant; before: Instant | null }[];
   practice: boolean;

@@ -15,9 +15,9 @@ const partsOf = (fault: Fault) => fault.repair.parts ?? [];
 
 const atStations: PerKind<Map<string, Fault[]>> = new WeakMap();
 
-function byStation(_: Knowledge, kindId: string): Map<string, Fault[]> {
+function byStation({ faults }: Knowledge, kindId: string): Map<string, Fault[]> {
   const stations = new Map<string, Fault[]>();
-  for (const fault of knowledge.faults) {
+  for (const fault of faults) {
     const station = fault.kinds[kindId]?.station;
     if (station === undefined || partsOf(fault).length === 0) continue;
     stations.set(station, [...(stations.get(station) ?? []), fault]);
