@@ -101,7 +101,7 @@ describe('what was agreed and not done', () => {
     const [offer] = offersOf([belt, filter, way], terms);
     // (10 + 20 + 15) less a tenth and 0.50, and a fifth of tax.
     expect(offer!.bill).toMatchObject({ offMinor: 500, netMinor: 4_000, grossMinor: 4_800 });
-    const due = withoutUndone(offer!, new Set(['filter-clogged']), terms);
+    const due = withoutUndone(offer!, [belt, filter, way], new Set(['filter-clogged']), terms);
     expect(due.lines.map((l) => [l.fault, l.eachMinor])).toEqual([
       ['belt-broken', 1_000],
       [null, 1_500],
@@ -109,11 +109,22 @@ describe('what was agreed and not done', () => {
     expect(due.bill).toMatchObject({ offMinor: 300, netMinor: 2_200, grossMinor: 2_640 });
   });
 
+  test('nor is the way to it alone, nor the way further in where all that lay there was left', () => {
+    const later = { ...work(10), id: 'way-filter-clogged' };
+    const further = { ...work(20, 'now'), id: 'way-now' };
+    const brushes = line({ group: 'now', fault: 'carbon-brushes-worn' });
+    const all = [belt, way, later, further, brushes];
+    const offer = offersOf(all, TERMS).at(-1)!;
+    const left = (...undone: string[]) => withoutUndone(offer, all, new Set(undone), TERMS).lines.map((l) => l.line);
+    expect(left('filter-clogged')).toEqual([belt, way, further, brushes].map((l) => l.id));
+    expect(left('carbon-brushes-worn')).toEqual([belt, way, later].map((l) => l.id));
+  });
+
   test('an amount off the whole takes what is left to nought and no further', () => {
     const terms = { ...TERMS, off100k: 50_000, offMinor: 1_200 };
     const [offer] = offersOf([belt, filter], terms);
     expect(offer!.bill.netMinor).toBe(300);
-    expect(withoutUndone(offer!, new Set(['filter-clogged']), terms).bill.grossMinor).toBe(0);
+    expect(withoutUndone(offer!, [belt, filter, way], new Set(['filter-clogged']), terms).bill.grossMinor).toBe(0);
   });
 
   test('whatever is left out, nothing costs more than was agreed, and what is all done costs as much', () => {
@@ -128,7 +139,7 @@ describe('what was agreed and not done', () => {
       fc.property(lines, fc.subarray(['a', 'b', 'c']), fc.integer({ min: 0, max: 60_000 }), (own, undone, off100k) => {
         const terms = { ...TERMS, off100k };
         const [offer] = offersOf(own, terms);
-        const due = withoutUndone(offer!, new Set(undone), terms);
+        const due = withoutUndone(offer!, own, new Set(undone), terms);
         expect(due.bill.grossMinor).toBeLessThanOrEqual(offer!.bill.grossMinor);
         expect(due.lines).toEqual(offer!.lines.filter((l) => !undone.includes(l.fault ?? '')));
         if (undone.length === 0) expect(due.bill).toEqual(offer!.bill);

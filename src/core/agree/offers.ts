@@ -162,20 +162,29 @@ function offerOf(lines: readonly OfferLine[], terms: OfferTerms): Omit<Offer, 'i
   };
 }
 
+/** The line of the way to one repair that can wait, by its fault; and of the way to all that is worth it while it is open. */
+export const wayTo = (fault: string) => `way-${fault}`;
+export const WAY_FURTHER = wayTo('now');
+
 /** What is to be paid of an offer. */
 export type DueOffer = Pick<Offer, 'id' | 'lines' | 'bill'>;
 
 /**
- * An offer without what was not done of it: the rest stands at the prices that were agreed, the discount on the whole and the
+ * An offer without what was not done of it, nor the way to that alone: the rest stands at the prices that were agreed, the discount on the whole and the
  * taxes are reckoned anew. An amount off the whole takes it to nought at most.
+ * @param all the lines that the offer was made of
  * @param undone faults whose repair was agreed and not done
  */
 export function withoutUndone(
   offer: Offer,
+  all: readonly OfferLine[],
   undone: ReadonlySet<string>,
   { rules, exempt, off100k, offMinor }: Pick<OfferTerms, 'rules' | 'exempt' | 'off100k' | 'offMinor'>,
 ): DueOffer {
-  const lines = offer.lines.filter((l) => l.fault === null || !undone.has(l.fault));
+  const now = all.flatMap((l) => (l.group === 'now' && l.fault !== null ? [l.fault] : []));
+  const ways = new Set([...undone].map(wayTo));
+  if (now.length > 0 && now.every((f) => undone.has(f))) ways.add(WAY_FURTHER);
+  const lines = offer.lines.filter((l) => !(l.fault === null ? ways.has(l.line ?? '') : undone.has(l.fault)));
   const whole = billOf(lines, { ...rules, taxes: [] }).grossMinor;
   const most = whole - shareOf(whole, off100k, rules.rounding);
   return { id: offer.id, lines, bill: billOf(lines, rules, { exempt, off100k, offMinor: Math.min(offMinor, most) }) };

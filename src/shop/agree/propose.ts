@@ -3,6 +3,7 @@ import { accessPath } from '@/core/diagnosis/accessCosts';
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { moneyText } from '@/core/money/currency';
 import { divided } from '@/core/money/rounded';
+import { WAY_FURTHER, wayTo } from '@/core/agree/offers';
 import { addDays } from '@/core/service/days';
 import { bestBundle, type Bundle, type BundleStep, type ExtraJob } from '@/core/strip/bundle';
 import type { Procedure, StripStep } from '@/core/strip/procedure';
@@ -146,7 +147,7 @@ export function proposalOf({
       }),
     );
   const further = way([...must, ...besidesNow(lines), ...bundle.jobs]).filter((s) => !open.has(s.id));
-  if (further.length > 0) lines.push(labour('way-now', 'now', 'A little further in, and back', minutesOf(further)));
+  if (further.length > 0) lines.push(labour(WAY_FURTHER, 'now', 'A little further in, and back', minutesOf(further)));
   const left = extras.filter((e) => !chosen.has(e.wear.fault)).sort((a, b) => b.chance - a.chance);
   // Nothing is open yet while nothing is found: then nobody is told what could be done besides.
   const waiting = (must.length === 0 ? [] : left)
@@ -160,7 +161,7 @@ export function proposalOf({
     for (const s of more) walked.add(s.id);
     if (more.length === 0) return;
     const told = `Opened for it, and closed again: ${label.toLowerCase()}`;
-    lines.push(labour(`way-${fault}`, 'wait', told, minutesOf(more)));
+    lines.push(labour(wayTo(fault), 'wait', told, minutesOf(more)));
   };
   for (const e of waiting) {
     const late = overdue(e.wear.fault);

@@ -313,7 +313,9 @@ function invoicePaper(given: PaperGiven): PaperContent {
         ? [
             {
               title: 'Agreed, and not done',
-              texts: [`${undone.map((f) => faultById(f)!.repair.label).join('. ')}. It is not charged.`],
+              texts: [
+                `${undone.map((f) => faultById(f)!.repair.label).join('. ')}. ${undone.length > 1 ? 'They are' : 'It is'} not charged.`,
+              ],
             },
           ]
         : []),

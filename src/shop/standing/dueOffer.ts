@@ -12,7 +12,7 @@ const OVER = ['hand-back', 'closed'];
  */
 export function dueOffer(
   { job, shop }: JobState,
-  { offers, terms }: EstimateView,
+  { offers, lines, terms }: EstimateView,
   taken: OfferId,
   repaired: readonly string[],
 ): { offer: DueOffer; undone: string[] } | null {
@@ -23,7 +23,7 @@ export function dueOffer(
   if (undone.length === 0) return { offer, undone };
   const { exempt, off100k, offMinor } = terms;
   return {
-    offer: withoutUndone(offer, new Set(undone), { rules: taxesOf(shop.taxes), exempt, off100k, offMinor }),
+    offer: withoutUndone(offer, lines, new Set(undone), { rules: taxesOf(shop.taxes), exempt, off100k, offMinor }),
     undone,
   };
 }
