@@ -168,26 +168,41 @@ export const WAY_FURTHER = wayTo('now');
 
 /** What is to be paid of an offer. */
 export type DueOffer = Pick<Offer, 'id' | 'lines' | 'bill'>;
+export type DueTerms = Pick<OfferTerms, 'rules' | 'exempt' | 'off100k' | 'offMinor'>;
 
 /**
- * An offer without what was not done of it, nor the way to that alone: the rest stands at the prices that were agreed, the discount on the whole and the
- * taxes are reckoned anew. An amount off the whole takes it to nought at most.
- * @param all the lines that the offer was made of
+ * An offer without what was not done of it, nor the way to that alone: the rest stands at the prices that were agreed, the discount on
+ * the whole and the taxes are reckoned anew. An amount off the whole takes it to nought at most. It never comes to more than a smaller
+ * offer that held all that was done: minutes are handed out otherwise where more of them were offered.
+ * @param offers all that were offered, the one that was taken among them
+ * @param all the lines that the offers were made of
  * @param undone faults whose repair was agreed and not done
  */
 export function withoutUndone(
-  offer: Offer,
+  taken: Offer,
+  offers: readonly Offer[],
   all: readonly OfferLine[],
   undone: ReadonlySet<string>,
-  { rules, exempt, off100k, offMinor }: Pick<OfferTerms, 'rules' | 'exempt' | 'off100k' | 'offMinor'>,
+  terms: DueTerms,
 ): DueOffer {
   const now = all.flatMap((l) => (l.group === 'now' && l.fault !== null ? [l.fault] : []));
   const ways = new Set([...undone].map(wayTo));
   if (now.length > 0 && now.every((f) => undone.has(f))) ways.add(WAY_FURTHER);
-  const lines = offer.lines.filter((l) => !(l.fault === null ? ways.has(l.line ?? '') : undone.has(l.fault)));
+  const left = (of: Offer) =>
+    of.lines.filter((l) => !(l.fault === null ? ways.has(l.line ?? '') : undone.has(l.fault)));
+  const same = (lines: readonly PricedLine[]) => JSON.stringify(lines.flatMap((l) => l.line ?? []));
+  const done = left(taken);
+  return [taken, ...offers]
+    .map(left)
+    .filter((lines) => same(lines) === same(done))
+    .map((lines): DueOffer => ({ id: taken.id, lines, bill: billLeft(lines, terms) }))
+    .reduce((least, due) => (due.bill.grossMinor < least.bill.grossMinor ? due : least));
+}
+
+function billLeft(lines: readonly PricedLine[], { rules, exempt, off100k, offMinor }: DueTerms): Bill {
   const whole = billOf(lines, { ...rules, taxes: [] }).grossMinor;
   const most = whole - shareOf(whole, off100k, rules.rounding);
-  return { id: offer.id, lines, bill: billOf(lines, rules, { exempt, off100k, offMinor: Math.min(offMinor, most) }) };
+  return billOf(lines, rules, { exempt, off100k, offMinor: Math.min(offMinor, most) });
 }
 
 /** Whether a limit that was agreed beforehand covers an offer. */

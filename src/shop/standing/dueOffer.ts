@@ -23,7 +23,12 @@ export function dueOffer(
   if (undone.length === 0) return { offer, undone };
   const { exempt, off100k, offMinor } = terms;
   return {
-    offer: withoutUndone(offer, lines, new Set(undone), { rules: taxesOf(shop.taxes), exempt, off100k, offMinor }),
+    offer: withoutUndone(offer, offers, lines, new Set(undone), {
+      rules: taxesOf(shop.taxes),
+      exempt,
+      off100k,
+      offMinor,
+    }),
     undone,
   };
 }
