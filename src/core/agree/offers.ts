@@ -165,6 +165,9 @@ function offerOf(lines: readonly OfferLine[], terms: OfferTerms): Omit<Offer, 'i
 /** The line of the way to one repair that can wait, by its fault; and of the way to all that is worth it while it is open. */
 export const wayTo = (fault: string) => `way-${fault}`;
 export const WAY_FURTHER = wayTo('now');
+/** The lines of an item of the service: its own work, and the part that goes in new. */
+export const itemWork = (item: string) => `worn-${item}`;
+export const itemPart = (item: string) => `worn-part-${item}`;
 
 /** What is to be paid of an offer. */
 export type DueOffer = Pick<Offer, 'id' | 'lines' | 'bill'>;
@@ -176,7 +179,7 @@ export type DueTerms = Pick<OfferTerms, 'rules' | 'exempt' | 'off100k' | 'offMin
  * offer that held all that was done: minutes are handed out otherwise where more of them were offered.
  * @param offers all that were offered, the one that was taken among them
  * @param all the lines that the offers were made of
- * @param undone faults whose repair was agreed and not done
+ * @param undone faults whose repair was agreed and not done, and lines of what belongs to no fault
  */
 export function withoutUndone(
   taken: Offer,
@@ -185,11 +188,10 @@ export function withoutUndone(
   undone: ReadonlySet<string>,
   terms: DueTerms,
 ): DueOffer {
-  const now = all.flatMap((l) => (l.group === 'now' && l.fault !== null ? [l.fault] : []));
-  const ways = new Set([...undone].map(wayTo));
-  if (now.length > 0 && now.every((f) => undone.has(f))) ways.add(WAY_FURTHER);
-  const left = (of: Offer) =>
-    of.lines.filter((l) => !(l.fault === null ? ways.has(l.line ?? '') : undone.has(l.fault)));
+  const now = all.flatMap((l) => (l.group === 'now' && l.id !== WAY_FURTHER ? [l.fault ?? l.id] : []));
+  const gone = new Set([...undone, ...[...undone].map(wayTo)]);
+  if (now.length > 0 && now.every((f) => undone.has(f))) gone.add(WAY_FURTHER);
+  const left = (of: Offer) => of.lines.filter((l) => !gone.has(l.fault ?? l.line ?? ''));
   const same = (lines: readonly PricedLine[]) => JSON.stringify(lines.flatMap((l) => l.line ?? []));
   const done = left(taken);
   return [taken, ...offers]

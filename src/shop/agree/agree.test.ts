@@ -25,13 +25,24 @@ const K2 = 'upright-brush-motor';
 const today = new Date().toISOString().slice(0, 10);
 
 const K3 = 'upright-clutch';
+const K6 = 'upright-auto';
 const models: Record<string, number> = {};
 
 beforeAll(async () => {
   await shop.db('shop').update({ labour_minor: 6000 });
-  const clutch = { maker: 'Hollin', name: K3, kind: K3, mains_v: 120, dropped_stations: [] };
-  Object.assign(models, shop.models, { [K3]: (await shop.db('model').insert(clutch).returning('id'))[0].id });
+  Object.assign(models, shop.models);
+  for (const kind of [K3, K6]) {
+    const model = { maker: 'Hollin', name: kind, kind, mains_v: 120, dropped_stations: [] };
+    models[kind] = (await shop.db('model').insert(model).returning('id'))[0].id;
+  }
 });
+
+/** Has items of the service of a job's machine done last in 2020, and due in April of that year. */
+async function late(job: number, ...items: string[]) {
+  const { machine_id } = await shop.db('job').where({ id: job }).first('machine_id');
+  const due = items.map((item) => ({ machine_id, item, last_done_on: '2020-01-01', due_on: '2020-04-01' }));
+  await shop.db('plan').insert(due).onConflict(['machine_id', 'item']).merge();
+}
 
 /** A job with causes proved by looks. */
 async function found(kind: string, findings: { check: string; outcome: string }[], complaints = ['roll-not-turning']) {
@@ -102,14 +113,7 @@ describe('what is proposed', () => {
     ]);
     const due = async () => (await readProposal(job)).lines.filter((l) => l.reason.startsWith('Service past due'));
     expect(await due()).toEqual([]);
-    const { machine_id } = await shop.db('job').where({ id: job }).first('machine_id');
-    const due2020 = ['pre-filter-wash', 'roll-hair', 'neck-hose-look', 'bristles'].map((item) => ({
-      machine_id,
-      item,
-      last_done_on: '2020-01-01',
-      due_on: '2020-04-01',
-    }));
-    await shop.db('plan').insert(due2020).onConflict(['machine_id', 'item']).merge();
+    await late(job, 'pre-filter-wash', 'roll-hair', 'neck-hose-look', 'bristles');
     const lines = await due();
     expect(lines.map((l) => l.group).filter((g) => g !== 'now' && g !== 'wait')).toEqual([]);
     // What is done now needs no way but the one that is gone for what must be done; what waits has its own, once.
@@ -142,6 +146,64 @@ describe('what is proposed', () => {
     await agreeTo(shop.person, job, { offer: 'all' });
     const facts = await readJob(job);
     expect(facts.toMend).toEqual(expect.arrayContaining(['tilt-switch-failed', 'filter-dirty', 'roll-bound-by-hair']));
+  });
+
+  test('a filter that is past its year goes in new instead of being washed', async () => {
+    const job = await found(K2, [
+      { check: 'finger-turn', outcome: 'normal-drag' },
+      { check: 'tilt-switch-ohms', outcome: 'tilt-open' },
+    ]);
+    const ofFilter = async () =>
+      (await readProposal(job)).lines.filter(
+        (l) => /pre-filter|-filter-(dirty|clogged)/.test(l.id) && !l.id.includes('exhaust'),
+      );
+    await late(job, 'pre-filter-wash');
+    // Its year is not over: it is washed, and no new one is offered beside that.
+    expect((await ofFilter()).map((l) => l.id)).toEqual(['do-filter-dirty']);
+    await late(job, 'pre-filter-new');
+    const lines = await ofFilter();
+    expect(lines.filter((l) => l.sort === 'part').map((l) => l.label)).toEqual(['Pre-motor foam']);
+    expect(lines[0]!.reason).toMatch(/^Service past due since 2020-04-01\./);
+    expect(lines.map((l) => l.fault)).not.toContain('filter-dirty');
+    // Found clogged, the new one belongs to its repair.
+    await recordFindings(shop.person, job, {
+      ...(await base(job)),
+      findings: [{ check: 'filter-look', outcome: 'filter-caked' }],
+    });
+    const parts = (await ofFilter()).filter((l) => l.sort === 'part');
+    expect(parts.map((l) => [l.fault, l.label])).toEqual([['filter-clogged', 'Pre-motor foam']]);
+    expect(parts[0]!.reason).toMatch(/past due with a new one since 2020-04-01/);
+  });
+
+  test('a part that goes in new by date alone is its own work, dear ones can wait; undone it is not charged', async () => {
+    const job = await found(K6, [{ check: 'handle-seated', outcome: 'loose' }], ['dead']);
+    const ofRoll = async () => (await readProposal(job)).lines.filter((l) => /roll-new|roll-bound/.test(l.id));
+    await late(job, 'roll-new');
+    const lines = await ofRoll();
+    expect(lines.map(({ id, group, sort }) => [id, group, sort])).toEqual([
+      ['worn-roll-new', 'wait', 'labour'],
+      ['worn-part-roll-new', 'wait', 'part'],
+      ['way-worn-roll-new', 'wait', 'labour'],
+    ]);
+    expect(lines[0]!.reason).toBe('Service past due since 2020-04-01.');
+    await offer(job);
+    await agreeTo(shop.person, job, { offer: 'all' });
+    const { estimate, owedMinor } = await agree(job);
+    const all = estimate!.offers.find((o) => o.id === 'all')!;
+    expect([all.lines.some((l) => l.line === 'worn-roll-new'), owedMinor]).toEqual([true, all.bill.grossMinor]);
+    // Nothing of what could wait was done: no more is owed than the least that was offered.
+    await toHandBack(
+      shop.person,
+      job,
+      estimate!.lines.flatMap((l) => (l.group === 'must' ? [] : (l.fault ?? []))),
+    );
+    expect((await agree(job)).owedMinor).toBeLessThanOrEqual(estimate!.offers[0]!.bill.grossMinor);
+
+    // Where its hair is late as well, that comes first: it shows whether a new one is needed.
+    const other = await found(K6, [{ check: 'handle-seated', outcome: 'loose' }], ['dead']);
+    await late(other, 'roll-hair', 'roll-new');
+    const both = (await readProposal(other)).lines.filter((l) => /roll-new|roll-bound/.test(l.id));
+    expect(both.map((l) => l.id)).toEqual(['do-roll-bound-by-hair', 'way-roll-bound-by-hair']);
   });
 
   test('a wrong guess is owed by nobody: a setting that was tried is no line, what it put in is not in any offer', async () => {

@@ -1,11 +1,11 @@
 import type { Kind } from '@/core/diagnosis/knowledge';
 import type { OfferLine } from '@/core/agree/offers';
 import { faultById } from '@/knowledge';
-import { planItem } from '@/knowledge/plans';
 import { offeredParts } from '@/knowledge/offeredParts';
 import { placesOf, roleOf, takenBy } from '@/knowledge/repairWork';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
 import type { JobFacts } from '../jobView/dto';
+import { newInsteadSince } from './lateItems';
 import type { ProposalView } from './dto';
 
 export type Line = ProposalView['lines'][number];
@@ -63,7 +63,11 @@ export function repairLines(
 }
 
 /** By what a part is known to be in the offer already: the part itself, and the place where it sits. */
-export const keysOf = (part: Chosen) => [`${part.group} ${part.station}`, ...(part.code === null ? [] : [part.code])];
+export const keysOf = (part: Chosen) => [
+  placeKey(part.group, part.station),
+  ...(part.code === null ? [] : [part.code]),
+];
+export const placeKey = (group: string, station: string) => `${group} ${station}`;
 
 export interface Chosen {
   code: string | null;
@@ -77,12 +81,13 @@ export interface Chosen {
 }
 
 /** One part of each group and place that a repair cannot do without, or usually takes: what was fitted, the model’s own, the middle one. */
-export function partsOf(fault: string, kind: Kind, facts: Pick<JobFacts, 'parts' | 'fitted'>): Chosen[] {
+export function partsOf(fault: string, kind: Kind, facts: Pick<JobFacts, 'parts' | 'fitted' | 'service'>): Chosen[] {
   const { repair } = faultOf(fault);
   return (repair.parts ?? [])
-    .filter((group) => roleOf([fault], group) !== 'choice')
-    .flatMap((group) => placesOf(kind.id, fault, group).map((station) => ({ group, station })))
-    .map(({ group, station }): Chosen => {
+    .map((group) => ({ group, late: newInsteadSince(fault, group, facts.service) }))
+    .filter(({ group, late }) => roleOf([fault], group) !== 'choice' || late !== null)
+    .flatMap(({ group, late }) => placesOf(kind.id, fault, group).map((station) => ({ group, station, late })))
+    .map(({ group, station, late }): Chosen => {
       const quantity = takenBy([fault], group);
       const fitted = facts.fitted.find(
         (f) => f.station === station && facts.parts.some((p) => p.code === f.code && p.group === group),
@@ -111,6 +116,7 @@ export function partsOf(fault: string, kind: Kind, facts: Pick<JobFacts, 'parts'
         quantity: fitted?.quantity ?? quantity,
         priceMinor: part.priceMinor,
         note: [
+          late ? `Its service is past due with a new one since ${late}.` : '',
           !fitted && !part.own && sizes > 1 ? 'Its size is measured first.' : '',
           part.stock >= quantity || fitted ? '' : 'To be ordered.',
         ]
@@ -120,20 +126,7 @@ export function partsOf(fault: string, kind: Kind, facts: Pick<JobFacts, 'parts'
     });
 }
 
-/** The part by which an item of the service is renewed: the model’s own, else the middle one; none where it has no part. */
-export function wornPart(item: string, station: string, parts: JobFacts['parts']): Line[] {
-  const fits = parts.filter((p) => p.station === station && planItem(item)!.parts.includes(p.group));
-  const part = fits.find((p) => p.own) ?? middleOf(fits);
-  if (!part) return [];
-  const reason = [
-    !part.own && new Set(fits.map((p) => p.code)).size > 1 ? 'Its size is measured first.' : '',
-    part.stock > 0 ? '' : 'To be ordered.',
-  ];
-  const line = priced(`worn-part-${item}`, 'now', 'part', part.label, part.priceMinor);
-  return [{ ...line, code: part.code, reason: reason.filter(Boolean).join(' ') }];
-}
-
-const middleOf = (parts: readonly Part[]): Part | undefined =>
+export const middleOf = (parts: readonly Part[]): Part | undefined =>
   [...parts].sort((a, b) => a.priceMinor - b.priceMinor)[Math.floor((parts.length - 1) / 2)];
 
 /** What the parts of a repair cost, but for those that are in the offer already. */

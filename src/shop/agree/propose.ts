@@ -3,23 +3,23 @@ import { accessPath } from '@/core/diagnosis/accessCosts';
 import type { Kind } from '@/core/diagnosis/knowledge';
 import { moneyText } from '@/core/money/currency';
 import { divided } from '@/core/money/rounded';
-import { WAY_FURTHER, wayTo } from '@/core/agree/offers';
+import { itemWork, WAY_FURTHER, wayTo } from '@/core/agree/offers';
 import { addDays } from '@/core/service/days';
 import { bestBundle, type Bundle, type BundleStep, type ExtraJob } from '@/core/strip/bundle';
 import type { Procedure, StripStep } from '@/core/strip/procedure';
 import { stepsToOpen } from '@/core/strip/reach';
 import { chargesOf, taxesOf } from '@/core/money/terms';
 import type { JobState } from '@/data/jobState';
-import { faultById, faultLabel, knowledge } from '@/knowledge';
+import { faultById, faultLabel } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { repairNeeds } from '@/knowledge/repairWork';
-import { planItem, renews } from '@/knowledge/plans';
 import { isSafetyFault } from '@/knowledge/safetyFaults';
 import { followed, schools, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
 import type { JobFacts } from '../jobView/dto';
 import { procedureOf } from '../jobView/procedureOf';
 import type { ExtraView, ProposalView } from './dto';
-import { labour, partsMinor, priced, repairLines, wornPart, type Line } from './offerLines';
+import { labour, partsMinor, priced, repairLines, type Line } from './offerLines';
+import { pastDue, pastSince, reachedBy, renewalLines, renewalsPast, wornLines } from './itemLines';
 import { changedSince, extraSteps, extrasOf, machineAge, minutesOf, wearOf } from './wearExtras';
 import { triedInVain } from '@/core/diagnosis/triedInVain';
 
@@ -149,19 +149,22 @@ export function proposalOf({
   const further = way([...must, ...besidesNow(lines), ...bundle.jobs]).filter((s) => !open.has(s.id));
   if (further.length > 0) lines.push(labour(WAY_FURTHER, 'now', 'A little further in, and back', minutesOf(further)));
   const left = extras.filter((e) => !chosen.has(e.wear.fault)).sort((a, b) => b.chance - a.chance);
+  const cleanings = must.length === 0 ? [] : pastDue(kind, facts);
+  const putOff = new Set(cleanings.flatMap((c) => c.putsOff));
   // Nothing is open yet while nothing is found: then nobody is told what could be done besides.
   const waiting = (must.length === 0 ? [] : left)
     .filter((e) => e.remaining <= SOON_YEARS && e.chance >= UNLIKELY)
+    .filter((e) => overdue(e.wear.fault) || !e.places.some((place) => putOff.has(place)))
     .slice(0, MOST_LEFT);
   const bare = new Set([...open, ...further.map((s) => s.id)]);
   const walked = new Set(bare);
   // The way to what can wait, once, where it is not gone already.
-  const openFor = (fault: string, label: string) => {
-    const more = way([fault]).filter((s) => !walked.has(s.id));
+  const openFor = (of: string, faults: readonly string[], label: string) => {
+    const more = way(faults).filter((s) => !walked.has(s.id));
     for (const s of more) walked.add(s.id);
     if (more.length === 0) return;
     const told = `Opened for it, and closed again: ${label.toLowerCase()}`;
-    lines.push(labour(wayTo(fault), 'wait', told, minutesOf(more)));
+    lines.push(labour(wayTo(of), 'wait', told, minutesOf(more)));
   };
   for (const e of waiting) {
     const late = overdue(e.wear.fault);
@@ -173,11 +176,21 @@ export function proposalOf({
         ...(late ? {} : { until: addDays(today, Math.round(e.remaining / DAY_YEARS)).slice(0, 7) }),
       }),
     );
-    openFor(e.wear.fault, e.wear.label);
+    openFor(e.wear.fault, [e.wear.fault], e.wear.label);
   }
   // It was said at the counter that its service is past due: here is where it is offered, while the machine is open.
-  for (const { fault, dueOn, doneBy } of must.length === 0 ? [] : pastDue(kind, facts)) {
+  for (const line of must.length === 0 ? [] : renewalsPast(facts, cleanings)) {
+    const work = renewalLines(line, facts, taken);
+    if (work.length === 0) continue;
+    const isFurther = way(reachedBy(kind, line)).some((s) => !bare.has(s.id));
+    const dear = work.some((l) => (l.eachMinor ?? 0) > (shop.labourMinor ?? 0) / 2);
+    lines.push(...work.map((l) => ({ ...l, group: isFurther || dear ? ('wait' as const) : ('now' as const) })));
+    openFor(itemWork(line.item), reachedBy(kind, line), line.label);
+  }
+  for (const { fault, dueOn, doneBy, places } of cleanings) {
     if (lines.some((l) => l.fault !== null && doneBy.includes(l.fault))) continue;
+    // Nobody washes what goes in new.
+    if (places.some((place) => taken.has(place))) continue;
     const isFurther = way([fault]).some((s) => !bare.has(s.id));
     lines.push(
       ...repairLines(fault, kind, facts, taken, {
@@ -185,7 +198,7 @@ export function proposalOf({
         reason: `Service past due since ${dueOn}.`,
       }),
     );
-    openFor(fault, faultOf(fault).repair.label);
+    openFor(fault, [fault], faultOf(fault).repair.label);
   }
   for (const d of facts.agree.declinedBefore.filter((x) => !lines.some((l) => l.fault === x.fault)).slice(0, MOST_LEFT))
     if (d.fault !== null && kind.id in (faultById(d.fault)?.kinds ?? {}))
@@ -271,60 +284,6 @@ function foundFaults(facts: JobFacts): { must: string[]; besides: string[] } {
 const besidesNow = (lines: readonly Line[]) => [
   ...new Set(lines.flatMap((l) => (l.group === 'now' && l.fault !== null ? [l.fault] : []))),
 ];
-
-/** A look that is due asks for no new part; what wears is offered by its odds. */
-const isCleaning = (id: string) => (faultOf(id).repair.parts ?? []).length === 0;
-
-/** Looked at in this job where it would show, and it was not there: nobody cuts hair that is not there. */
-const isSeenFine = (fault: string, { findings }: JobFacts): boolean =>
-  findings.some(
-    (f) =>
-      !f.revoked &&
-      knowledge.checks
-        .find((c) => c.id === f.check)
-        ?.aspects.some((a) => a.outcomes.some((o) => o.proves?.includes(fault)) && a.outcomes[0]!.id === f.outcome),
-  );
-
-/** Since when a machine's service is late with a new part that ends a fault; null when it is not, or was looked at and is fine. */
-function pastSince(fault: string, facts: JobFacts): string | null {
-  const late = facts.service.find(({ item, state, done, said }) => {
-    const due = planItem(item);
-    return state === 'past' && !done && said === null && due && renews(due) && due.repairs.includes(fault);
-  });
-  return late && !isSeenFine(fault, facts) ? late.dueOn : null;
-}
-
-/**
- * What the service of the machine is past due with and takes no part, as the repair that does it, with every repair that does it
- * as well; nothing where the visit is that service.
- */
-function pastDue(kind: Kind, facts: JobFacts): { fault: string; dueOn: string; doneBy: string[] }[] {
-  if (facts.complaints.length === 0) return [];
-  return facts.service.flatMap(({ item, state, done, said, dueOn }) => {
-    const due = planItem(item);
-    // What is measured says itself what it asks for.
-    if (!due || due.reading) return [];
-    const fault = due.repairs.find((f) => kind.id in (faultById(f)?.kinds ?? {}) && isCleaning(f));
-    return state === 'past' && !done && said === null && dueOn !== null && fault && !isSeenFine(fault, facts)
-      ? [{ fault, dueOn, doneBy: due.repairs }]
-      : [];
-  });
-}
-
-/** What a look at this visit called worn, where no fault that was found stands for it: the item's own work. */
-function wornLines({ service, proved, machine, parts }: JobFacts): Line[] {
-  const spoken = new Set(proved.map((f) => faultOf(f).kinds[machine.kind]?.station));
-  const isFound = (item: string) => planItem(item)!.repairs.some((f) => proved.includes(f));
-  return service
-    .filter((l) => l.said === 'worn' && !spoken.has(l.station) && !isFound(l.item))
-    .flatMap((l) => [
-      {
-        ...labour(`worn-${l.item}`, 'now', l.label, planItem(l.item)!.minutes),
-        reason: l.words ? `Found worn: ${l.words}` : 'Found worn.',
-      },
-      ...wornPart(l.item, l.station, parts),
-    ]);
-}
 
 function mustReason(fault: string, facts: JobFacts): string {
   if (isSafetyFault(fault)) return 'Not safe without it.';

@@ -85,6 +85,8 @@ export interface Extra {
   nowMinor: number;
   job: ExtraJob;
   steps: StripStep[];
+  /** Parts that it takes and where they sit. */
+  places: string[];
 }
 
 /** What else could be done: not what is done anyway, nor another state of the same part, nor what cannot be bought. */
@@ -133,6 +135,7 @@ export function extrasOf(
           steps: steps.map((s) => s.id),
         },
         steps,
+        places: placed(w.fault),
       };
     })
     .sort((a, b) => b.chance - a.chance);

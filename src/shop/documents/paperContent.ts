@@ -13,7 +13,7 @@ import { chargesOf, taxesOf } from '@/core/money/terms';
 import { addDays } from '@/core/service/days';
 import type { DocumentKind } from '@/data/documents';
 import type { JobState } from '@/data/jobState';
-import { faultById, faultLabel, holdsBackPower, knowledge } from '@/knowledge';
+import { faultLabel, holdsBackPower, knowledge } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { followed, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
 import { DOCUMENT_TITLES } from '../standing/documentName';
@@ -292,7 +292,10 @@ function invoicePaper(given: PaperGiven): PaperContent {
   );
   refuseIf(isBilled ? [{ field: 'kind', message: 'It is billed already: take that invoice back first.' }] : []);
   const { payDays } = letterheadOf(letterhead);
-  const { offer, undone } = dueOffer(given.state, estimate, agreed.id, facts.repaired)!;
+  const { offer, undone } = dueOffer(given.state, estimate, agreed.id, {
+    repaired: facts.repaired,
+    items: facts.service.filter((l) => l.done).map((l) => l.item),
+  })!;
   refuseIf(
     offer.bill.grossMinor > 0 || undone.length === 0
       ? []
@@ -313,9 +316,7 @@ function invoicePaper(given: PaperGiven): PaperContent {
         ? [
             {
               title: 'Agreed, and not done',
-              texts: [
-                `${undone.map((f) => faultById(f)!.repair.label).join('. ')}. ${undone.length > 1 ? 'They are' : 'It is'} not charged.`,
-              ],
+              texts: [`${undone.join('. ')}. ${undone.length > 1 ? 'They are' : 'It is'} not charged.`],
             },
           ]
         : []),

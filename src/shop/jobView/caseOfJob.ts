@@ -6,6 +6,7 @@ import { arrivalSigns } from '@/knowledge/counter';
 import { readFindings } from '../finding/readFindings';
 import { madeNewBefore } from './agedOf';
 import { byHandOf } from './byHand';
+import { isOpenedLately } from './openedLately';
 import { dayInZone } from '../settings/day';
 
 /** What is seen on arrival raises this, and so does the owner's word that it was ever wet. */
@@ -40,8 +41,7 @@ export function caseOfJob(state: JobState): FinderCase {
     mainsV: model.mains_v,
     complaints: state.complaints,
     answers,
-    // What comes back was opened here: the faults of rebuilding weigh as much as after somebody else.
-    openedBefore: job.opened_before || job.comeback_of !== null,
+    openedBefore: isOpenedLately(state),
     ...byHandOf(kind, state),
     droppedStations: model.dropped_stations,
     raised: [...new Set([...raised, ...(job.ever_wet === 'yes' ? [WET] : [])])],

@@ -45,6 +45,8 @@ export interface JobFacts extends BenchState {
   oddsKey: string;
   customerDiagnosis: string | null;
   openedBefore: boolean;
+  /** By whomever, here too: what goes wrong when a machine is put together weighs more. */
+  openedLately: boolean;
   promisedOn: string;
   takenInAt: string;
   closedAt: string | null;

@@ -15,6 +15,7 @@ import { caseOfJob, firstChecksOf, keyOfCase } from './caseOfJob';
 import { isDoneHere } from './doneHere';
 import type { JobFacts } from './dto';
 import { isOwnPart } from './ownPart';
+import { isOpenedLately } from './openedLately';
 import { isAirOpened, proofViews } from './proofItems';
 import { repairedIn } from './repairsOf';
 import { serviceList } from './serviceList';
@@ -56,7 +57,10 @@ export function factsOf(state: JobState): WrittenFacts {
   const bridged = bridgedOn(kind, state);
   const done = { ...state, repaired };
   const service = serviceList(kind, state, today, (item) => isDoneHere(item, kind.id, done));
-  const agree = agreeOf(state, agreed, bench.proved, repaired);
+  const agree = agreeOf(state, agreed, bench.proved, {
+    repaired,
+    items: service.filter((l) => l.done).map((l) => l.item),
+  });
   // What the owner did not want is neither opened for nor mended; what was agreed besides is.
   const toMend = [...bench.proved.filter((f) => !agree.notWanted.includes(f)), ...agree.besides];
   const strip = stripOf(kind, state, { toMend, repaired, open: bench.open }, service);
@@ -90,6 +94,7 @@ export function factsOf(state: JobState): WrittenFacts {
     ...bench,
     customerDiagnosis: job.customer_diagnosis,
     openedBefore: job.opened_before,
+    openedLately: isOpenedLately(state),
     promisedOn: job.promised_on,
     takenInAt: instant(job.taken_in_at),
     closedAt: instantOrNull(job.closed_at),

@@ -3,7 +3,7 @@ import type { Standing } from '@/core/agree/standing';
 import type { JobState } from '@/data/jobState';
 import { faultById } from '@/knowledge';
 import type { SchoolChoices } from '@/knowledge/schools';
-import { dueOffer } from './dueOffer';
+import { dueOffer, type Did } from './dueOffer';
 import { documentName } from './documentName';
 import type { AgreeView, AnswerView, EstimateTerms, EstimateView } from './dto';
 
@@ -53,18 +53,14 @@ export function agreedOf(state: JobState): Agreed {
  * @param agreed what was agreed to
  * @param proved faults found in this job, mended or not
  */
-export function agreeOf(
-  state: JobState,
-  agreed: Agreed,
-  proved: readonly string[],
-  repaired: readonly string[],
-): AgreeView {
+export function agreeOf(state: JobState, agreed: Agreed, proved: readonly string[], did: Did): AgreeView {
   const { estimate, answer, offer, limitMinor, isCovered } = agreed;
+  const { repaired } = did;
   const foundSince =
     answer?.says === 'yes' ? proved.filter((f) => !repaired.includes(f) && !answer.known.includes(f)) : [];
   const standing = standingOf(answer?.says, foundSince.length > 0, estimate !== null, isCovered);
   const paidMinor = state.payments.reduce((sum, p) => sum + p.amount_minor, 0);
-  const gross = grossOwed(state, estimate, offer, repaired);
+  const gross = grossOwed(state, estimate, offer, did);
   return {
     standing,
     mayOpen:
@@ -165,19 +161,14 @@ function answerView(a: JobState['answers'][number]): AnswerView {
 }
 
 /** What a job comes to by now: its standing invoice, else what was done of the offer that was taken, else what is owed unrepaired. */
-function grossOwed(
-  state: JobState,
-  estimate: EstimateView | null,
-  offer: OfferId | null,
-  repaired: readonly string[],
-): number | null {
+function grossOwed(state: JobState, estimate: EstimateView | null, offer: OfferId | null, did: Did): number | null {
   const stands = (kind: string) =>
     state.documents.filter((d) => d.kind === kind && !state.documents.some((c) => c.corrects === d.id)).at(-1);
   const invoice = stands('invoice');
   if (invoice) return invoice.total_minor;
   const returned = stands('unrepaired')?.total_minor ?? null;
   if (offer === null || !estimate) return returned;
-  const due = dueOffer(state, estimate, offer, repaired)?.offer.bill.grossMinor ?? Infinity;
+  const due = dueOffer(state, estimate, offer, did)?.offer.bill.grossMinor ?? Infinity;
   return due > 0 ? due : (returned ?? due);
 }
 

@@ -1,29 +1,40 @@
-import { withoutUndone, type DueOffer, type OfferId } from '@/core/agree/offers';
+import { itemPart, itemWork, withoutUndone, type DueOffer, type OfferId } from '@/core/agree/offers';
 import { taxesOf } from '@/core/money/terms';
 import type { JobState } from '@/data/jobState';
+import { faultById } from '@/knowledge';
+import { planItems } from '@/knowledge/plans';
 import type { EstimateView } from './dto';
 
 /** When the work is over: what is not done by then is not paid. */
 const OVER = ['hand-back', 'closed'];
 
+/** What was done of a job: repairs by their faults, and items of the service. */
+export interface Did {
+  repaired: readonly string[];
+  items: readonly string[];
+}
+
 /**
- * What is to be paid of the offer that was taken, and the faults whose repair was agreed and not done. Until the work is over all
- * of it is to come.
+ * What is to be paid of the offer that was taken, and in words what was agreed of it and not done. Until the work is over all of
+ * it is to come.
  */
 export function dueOffer(
   { job, shop }: JobState,
   { offers, lines, terms }: EstimateView,
   taken: OfferId,
-  repaired: readonly string[],
+  { repaired, items }: Did,
 ): { offer: DueOffer; undone: string[] } | null {
   const offer = offers.find((o) => o.id === taken);
   if (!offer) return null;
-  const faults = OVER.includes(job.stage) ? offer.lines.flatMap((l) => l.fault ?? []) : [];
-  const undone = [...new Set(faults)].filter((f) => !repaired.includes(f));
+  if (!OVER.includes(job.stage)) return { offer, undone: [] };
+  const faults = [...new Set(offer.lines.flatMap((l) => l.fault ?? []))].filter((f) => !repaired.includes(f));
+  const left = planItems.filter(({ id }) => !items.includes(id) && offer.lines.some((l) => l.line === itemWork(id)));
+  const undone = [...faults.map((f) => faultById(f)!.repair.label), ...left.map((i) => i.label)];
   if (undone.length === 0) return { offer, undone };
+  const gone = new Set([...faults, ...left.flatMap(({ id }) => [itemWork(id), itemPart(id)])]);
   const { exempt, off100k, offMinor } = terms;
   return {
-    offer: withoutUndone(offer, offers, lines, new Set(undone), {
+    offer: withoutUndone(offer, offers, lines, gone, {
       rules: taxesOf(shop.taxes),
       exempt,
       off100k,

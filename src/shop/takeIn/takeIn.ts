@@ -36,6 +36,7 @@ import type { Person } from '../access/person';
 import { everyone } from '../access/roles';
 import { once, shopDeed } from '../deed/deed';
 import { unknownIds } from '../finding/unknownIds';
+import { COMEBACK_DAYS } from '../jobView/openedLately';
 import { foresee } from '../odds/foresee';
 import { refreshPlans } from '../plans/refreshPlans';
 import { ProblemError, refuseIf, type FieldProblem } from '../problem';
@@ -44,9 +45,6 @@ import { TakeInDto, type NewModelDto } from './dto';
 
 /** Form under which a half-filled take-in is kept. */
 export const TAKE_IN_DRAFT = 'take-in';
-
-/** A machine that comes again for the same complaint within so many days of being handed back is a comeback. Common practice, no source. */
-export const COMEBACK_DAYS = 90;
 
 /**
  * Takes a machine in: customer and machine are made when new, the job is opened and stands in Find. Refused with every field;

@@ -113,7 +113,7 @@ test('an answer that speaks against a fault is said to bring it down', async () 
   ];
   card('finger-turn', found);
   expect(document.body.textContent).toMatch(
-    /would leave roll bound by hair at 90 %.*would bring roll bound by hair down to 6 %/,
+    /would leave “Roll bound by hair” at 90 %.*would bring “Roll bound by hair” down to 6 %/,
   );
   await act(async () => {});
 });

@@ -231,7 +231,7 @@ function Why({ job, doing, next, waiting }: WhyProps) {
         <span key={lead.outcomes.join()}>
           {i > 0 && '; '}
           {words(lead.outcomes)} (<Reading>{percent(lead.probability)}</Reading>) would {lead.falls ? 'bring' : 'leave'}{' '}
-          {faultLabel(lead.topFault!).toLowerCase()} {lead.falls ? 'down to' : 'at'}{' '}
+          “{faultLabel(lead.topFault!)}” {lead.falls ? 'down to' : 'at'}{' '}
           <Reading>{percent(lead.topProbability)}</Reading>
           {lead.then && doingOf(job.machine.kind, lead.then) && (
             <>, then “{doingOf(job.machine.kind, lead.then)!.label}”</>

@@ -33,14 +33,16 @@ test('what this shop made new lately is named beside the odds that it moved; wha
 });
 
 test('of a machine that was opened lately, here or elsewhere, it is said what weighs more', () => {
-  const found = jobInFind();
-  list(found);
+  const prior = (found: ReturnType<typeof jobInFind>, fault: string) =>
+    found.odds.assessment.faults.find((f) => f.id === fault)!.prior;
+  const never = jobInFind();
+  list(never);
   expect(screen.queryByText(/opened lately/)).toBeNull();
-  for (const more of [{ comebackOf: 4 }, { openedBefore: true }]) {
-    document.body.innerHTML = '';
-    list({ ...found, facts: { ...found.facts, ...more } });
-    expect(screen.getByText(/opened lately: what goes wrong when a machine is put together weighs more/)).toBeTruthy();
-  }
+  document.body.innerHTML = '';
+  const here = jobInFind([], { partAges: [belt('2030-02-04T09:00:00+00:00')] });
+  list(here);
+  expect(screen.getByText(/opened lately: what goes wrong when a machine is put together weighs more/)).toBeTruthy();
+  expect(prior(here, 'handle-not-home')).toBeGreaterThan(2 * prior(never, 'handle-not-home'));
 });
 
 test('suspects stand by their odds, and why opens what speaks for and against', () => {

@@ -124,8 +124,7 @@ export function FaultList({
       <Words size="caption" as="p" tone="soft" className={styles.note}>
         {basis.method === 'exact' ? 'Exact odds' : `Sampled odds, error up to ${percent(basis.standardError)}`} on
         shipped figures and {basis.kindJobs} finished jobs of this kind, {basis.modelJobs} of this model.
-        {(job.openedBefore || job.comebackOf !== null) &&
-          ' It was opened lately: what goes wrong when a machine is put together weighs more.'}
+        {job.openedLately && ' It was opened lately: what goes wrong when a machine is put together weighs more.'}
         {weighedAsNew.length > 0 && ` Made new here lately, and weighed as new: ${weighedAsNew.join(', ')}.`}
       </Words>
     </section>

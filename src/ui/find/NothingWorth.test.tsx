@@ -16,7 +16,7 @@ test('the likeliest repair is one press away', () => {
   const onPick = jest.fn();
   const faults = [...of(0.3).faults].sort((a, b) => b.probability - a.probability);
   render(<NothingWorth job={facts} odds={{ ...of(0.3), faults }} held="" onPick={onPick} />);
-  expect(said()).toContain('Likeliest is tilt switch failed, 30 %');
+  expect(said()).toContain('Likeliest is “Tilt switch failed”, 30 %');
   fireEvent.click(screen.getByRole('button'));
   expect(onPick).toHaveBeenCalledWith('repair:tilt-switch-failed');
 });

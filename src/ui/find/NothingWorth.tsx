@@ -48,8 +48,7 @@ export function NothingWorth({ job, odds, held, onPick }: Props) {
       {likely ? (
         <>
           <Words>
-            Likeliest is {faultLabel(likely.id).toLowerCase()}, {percent(likely.probability)}: try its repair and run
-            it.
+            Likeliest is “{faultLabel(likely.id)}”, {percent(likely.probability)}: try its repair and run it.
           </Words>
           <Press small tone="strong" onClick={() => onPick(repairOf(likely.id))} className={styles.below}>
             {faultOf(likely.id)!.repair.label}
