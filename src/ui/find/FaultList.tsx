@@ -11,6 +11,15 @@ import styles from './find.module.css';
 import { Press } from '../parts/Press';
 
 const SHORT = 7;
+const SHORT_OPEN = 4;
+
+/** The first of a list by its odds: what is proved does not push out what is still open. */
+function shortOf(suspects: AssessmentView['faults']): AssessmentView['faults'] {
+  const open = suspects.filter((f) => !f.proved);
+  const proved = suspects.filter((f) => f.proved);
+  const room = Math.max(SHORT - proved.length, Math.min(open.length, SHORT_OPEN));
+  return [...proved.slice(0, SHORT - room), ...open.slice(0, room)];
+}
 
 /** Faults by their odds; why opens the evidence for and against. */
 export function FaultList({
@@ -34,8 +43,11 @@ export function FaultList({
   const suspects = faults.filter((f) => f.suspect && (station ? stationOf(f.id) === station : shownOdds(f) >= 0.005));
   // What was mended here is nothing that such machines have besides.
   const others = faults.filter((f) => !f.suspect && f.probability >= 0.03 && !job.repaired.includes(f.id));
-  const weighedAsNew = [...new Set(job.madeNew.flatMap((f) => stationOf(f) ?? []))].map((s) => stationLabel(job, s));
-  const shown = all || station ? suspects : suspects.slice(0, SHORT);
+  // A filter that cannot fall apart yet says nothing of a roll that turns slowly.
+  const asked = job.madeNew.filter((id) => faults.some((f) => f.id === id && f.suspect));
+  const weighedAsNew = [...new Set(asked.flatMap((f) => stationOf(f) ?? []))].map((s) => stationLabel(job, s));
+  const shown = all || station ? suspects : shortOf(suspects);
+  const besides = (of: readonly string[]) => of.filter((id) => !job.proved.includes(id));
   return (
     <section aria-label="Odds of the faults" aria-busy={!fresh} className={styles.odds}>
       <div className={styles.lineOfHead}>
@@ -96,16 +108,18 @@ export function FaultList({
       </ul>
       {!station && suspects.length > SHORT && (
         <Press small tone="plain" onClick={() => setAll(!all)}>
-          {all ? 'Fewer' : `${suspects.length - SHORT} more`}
+          {all ? 'Fewer' : `${suspects.length - shown.length} more`}
         </Press>
       )}
       {!station && explanations.length > 0 && (
         <Words className={styles.after}>
-          Best explanations:{' '}
+          {job.proved.length > 0 ? 'Besides what is proved:' : 'Best explanations:'}{' '}
           {explanations.slice(0, 3).map((e, i) => (
             <span key={e.faults.join()}>
               {i > 0 && '; '}
-              {e.faults.map((id) => faultLabel(id).toLowerCase()).join(' with ') || 'none of these'}{' '}
+              {besides(e.faults)
+                .map((id) => faultLabel(id).toLowerCase())
+                .join(' with ') || (job.proved.length > 0 ? 'nothing more' : 'none of these')}{' '}
               <Reading>{percent(e.probability)}</Reading>
             </span>
           ))}

@@ -28,6 +28,8 @@ export function OtherChecks({
   const field = useRef<HTMLInputElement>(null);
   useHotkeys('c', () => field.current?.focus(), { preventDefault: true });
   const next = odds?.next ?? [];
+  // After a cause is proved a look is worth what it spares of a comeback; the end is where one stands.
+  const isProved = odds !== null && odds.causes.length > 0;
   const listed = new Set(next.map((n) => n.check));
   const rows = [
     ...next.map((n) => ({ ...n, done: false })),
@@ -95,7 +97,7 @@ export function OtherChecks({
                   'answered'
                 ) : r.informs > 0.02 ? (
                   <>
-                    end in <Reading>{Math.round(r.total)}</Reading>
+                    {isProved ? 'spares' : 'end in'} <Reading>{Math.round(isProved ? r.informs : r.total)}</Reading>
                   </>
                 ) : (
                   'tells little'

@@ -36,3 +36,17 @@ test('one cause needs no name on its key', () => {
   stand(<FoundPictures desk={{ job: facts, act: async () => true }} faults={['belt-broken']} />);
   expect(screen.getByRole('button', { name: 'Photograph what was found' })).toBeTruthy();
 });
+
+test('many causes leave room for the work: those without a picture are folded away', () => {
+  furnishBrowser();
+  const { facts } = jobInFind([], { photographs: [shown(5, 'fault:belt-broken')] });
+  const faults = ['bearing-rough', 'belt-broken', 'roll-jammed-by-object'];
+  stand(<FoundPictures desk={{ job: facts, act: async () => true }} faults={faults} />);
+  const folded = document.querySelector('details')!;
+  expect(folded.open).toBe(false);
+  expect([...folded.querySelectorAll('button')].map((b) => b.textContent)).toEqual([
+    'Photograph: roll bearing rough',
+    'Photograph: roll jammed by an object',
+  ]);
+  expect(screen.getByRole('img').closest('details')).toBeNull();
+});
