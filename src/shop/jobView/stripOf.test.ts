@@ -6,7 +6,7 @@ import { planItemsOn } from '@/knowledge/plans';
 import { procedures } from '@/knowledge/kinds';
 import type { ServiceLine } from './dto';
 import { stripOf } from './stripOf';
-import { visitOrder } from './visitOrder';
+import { opensFor, visitOrder } from './visitOrder';
 
 const KINDS = knowledge.kinds.map((k) => [k.id, k] as const);
 const NOTHING = { toMend: [], repaired: [], open: [] };
@@ -60,6 +60,33 @@ test.each(KINDS)(
       const { strip } = stripOf(kind, pressed([], ''), { ...NOTHING, toMend: [fault.id] }, []);
       const wanted = stepsToOpen(procedures[id]!, kind.access, [repairAccess(kind, fault)]);
       expect([fault.id, strip.ahead.map((s) => s.id).sort()]).toEqual([fault.id, wanted.map((s) => s.id).sort()]);
+    }
+  },
+);
+
+test.each(KINDS)(
+  '%s: what an item of the service lies behind was opened when it is said, and goes back',
+  (id, kind) => {
+    const service = serviceOf(id);
+    for (const line of service) {
+      const inside = (said: ServiceLine['said']) => {
+        const told = service.map((l) => (l === line ? { ...l, said } : l));
+        return stripOf(kind, pressed([], 'service'), NOTHING, told);
+      };
+      const opens = opensFor(kind, procedures[id]!, line).map((s) => s.id);
+      expect([line.item, inside('done').strip.done.map((s) => s.id)]).toEqual([line.item, opens]);
+      expect(inside('worn').strip.done.map((s) => s.id)).toEqual(opens);
+      for (const said of ['left', null] as const) expect(inside(said).strip.done).toEqual([]);
+      const back = (said: ReturnType<typeof inside>) => said.rebuild.map((l) => l.id);
+      expect(back(inside('done'))).toEqual(back(stripOf(kind, pressed(opens, 'service'), NOTHING, service)));
+      // What was pressed before is not opened twice.
+      const half = stripOf(
+        kind,
+        pressed(opens.slice(0, 1), 'service'),
+        NOTHING,
+        service.map((l) => (l === line ? { ...l, said: 'done' } : l)),
+      );
+      expect(half.strip.done.map((s) => s.id).sort()).toEqual([...opens].sort());
     }
   },
 );

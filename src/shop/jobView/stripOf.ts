@@ -43,7 +43,7 @@ export function stripOf(
   const procedure = procedureOf(kind, state);
   const dropped = new Set(state.model.dropped_stations);
   const absent = new Set(state.stripped.filter((s) => s.state === 'not-here').map((s) => s.step));
-  const opened = openedSteps(procedure, kind, state, found, absent);
+  const opened = openedSteps(procedure, kind, state, { ...found, service }, absent);
   const ticks = new Set(state.ticks);
   const closed = new Set(opened.filter((s) => ticks.has(closingOf(s.id))).map((s) => s.id));
   // What is back in place must be opened again if something behind it is still to be mended.
@@ -105,14 +105,14 @@ function doneForOthers(
 }
 
 /**
- * Steps that are behind us: those of what Find, a repair or a fitted part opened, as the procedure has them, then those that
- * were pressed.
+ * Steps that are behind us: those of what Find, a repair, a fitted part or an item of the service opened, as the procedure has them,
+ * then those that were pressed.
  */
 function openedSteps(
   procedure: Procedure,
   kind: Kind,
   state: JobState,
-  { repaired, open }: Found,
+  { repaired, open, service }: Found & { service: readonly ServiceLine[] },
   absent: ReadonlySet<string>,
 ): StripStep[] {
   const paths = (access: string | undefined) => (access ? accessPath(kind, access) : []);
@@ -124,7 +124,19 @@ function openedSteps(
       kind.access.filter((a) => a.bares.includes(f.station)).flatMap((a) => accessPath(kind, a.id)),
     ),
   ]);
-  const implied = stepsToOpen(procedure, kind.access, accesses, absent);
+  // Nobody cleans a roll that is not out, whether each screw was said or not.
+  const served = new Set(
+    service
+      .filter((l) => l.said === 'done' || l.said === 'worn')
+      .flatMap((l) => opensFor(kind, procedure, l).map((s) => s.id)),
+  );
+  const reached = stepsToOpen(procedure, kind.access, accesses, absent);
+  const there = new Set([...reached.map((s) => s.id), ...state.stripped.map((s) => s.step)]);
+  const behind = procedure.steps.filter(
+    (s) => served.has(s.id) && !there.has(s.id) && !s.instead.some((i) => there.has(i)),
+  );
+  const place = (s: StripStep) => procedure.steps.findIndex((p) => p.id === s.id);
+  const implied = [...reached, ...behind].sort((a, b) => place(a) - place(b));
   const pressed = state.stripped
     .filter((s) => s.state === 'done' && !implied.some((i) => i.id === s.step))
     .flatMap((s) => procedure.steps.filter((p) => p.id === s.step));

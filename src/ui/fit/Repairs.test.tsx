@@ -79,3 +79,17 @@ test('a repair that was only a wrong guess is told as one', async () => {
   expect(words([tried('remains', true)])).not.toContain('suspicion');
   await act(async () => {});
 });
+
+test('where nothing was complained of nobody is told to prove a cause', async () => {
+  const { facts } = jobInFind();
+  const told = (complaints: string[]) => {
+    const job = { ...facts, complaints, proved: [], toMend: [], repaired: [] };
+    const { unmount, container } = stand(<Repairs desk={{ job, busy: false, act: jest.fn() } as unknown as JobDesk} />);
+    const said = [workWords(job), container.textContent];
+    unmount();
+    return said.join(' ');
+  };
+  expect(told(['squeal'])).toMatch(/No cause is proved: .*Nothing is proved yet/);
+  expect(told([])).toMatch(/Nothing was complained of, and nothing was found: .*Nothing to mend was found/);
+  await act(async () => {});
+});

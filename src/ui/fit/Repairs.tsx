@@ -32,7 +32,9 @@ export function Repairs({ desk }: { desk: JobDesk }) {
         <Empty>
           {job.agree.notWanted.length > 0
             ? 'Nothing is to be mended: the owner did not want it.'
-            : 'Nothing is proved yet.'}
+            : job.complaints.length === 0
+              ? 'Nothing to mend was found at this visit.'
+              : 'Nothing is proved yet.'}
         </Empty>
       )}
       {faults.map((id) => (

@@ -16,8 +16,14 @@ export function mendsWhat({ agree, openFaults }: Pick<JobFacts, 'agree' | 'openF
     : faultLabel(fault);
 }
 
+/** Nothing was found: of what it came for, or at a visit without a complaint. */
+const NOTHING_FOUND = {
+  complained: 'No cause is proved: fit what you stand behind, and prove it.',
+  visit: 'Nothing was complained of, and nothing was found: what was opened goes back together.',
+};
+
 /** What is to be done, what was agreed besides, and what stays as it is, in sentences. */
-export function workWords(job: Pick<JobFacts, 'proved' | 'toMend' | 'agree'>): string {
+export function workWords(job: Pick<JobFacts, 'proved' | 'toMend' | 'agree' | 'complaints'>): string {
   const { besides, notWanted } = job.agree;
   const found = job.toMend
     .filter((f) => !besides.includes(f))
@@ -26,7 +32,7 @@ export function workWords(job: Pick<JobFacts, 'proved' | 'toMend' | 'agree'>): s
     found.length > 0
       ? `${found.join('; ')}.`
       : job.proved.length === 0 && besides.length === 0
-        ? 'No cause is proved: fit what you stand behind, and prove it.'
+        ? NOTHING_FOUND[job.complaints.length > 0 ? 'complained' : 'visit']
         : '',
     besides.length > 0 ? `Agreed besides: ${besides.map(repairLabel).join('; ').toLowerCase()}.` : '',
     notWanted.length > 0 ? `Not wanted, it stays as it is: ${notWanted.map(faultLabel).join(', ').toLowerCase()}.` : '',
