@@ -1,9 +1,10 @@
 import { checksOf } from '@/core/diagnosis/knowledge';
 import type { PlanRule } from '@/core/service/planDue';
-import type { Lie } from '@/core/strip/procedure';
+import type { Lie, StepWait } from '@/core/strip/procedure';
 import { repairsThatReset } from './strip/repairs';
 import { firstOf, kindsWith } from './where';
-import { knowledge } from '.';
+import { waitAfter, type FittedHere } from './repairWork';
+import { faultById, knowledge } from '.';
 
 /** What is read at an item of the service, and how it wears. */
 export interface ServiceReading {
@@ -434,6 +435,21 @@ export function planItemsOn(kind: string, dropped: readonly string[] = []): Plan
 export function lookOf(item: PlanItem, kind: string): string | undefined {
   const own = new Set(checksOf(knowledge, kind).map((c) => c.id));
   return [...(item.looks ?? []), ...(item.checks ?? [])].find((id) => own.has(id));
+}
+
+/**
+ * How long what an item washes lies to dry, as after the repair that does the same; undefined where nothing is washed, or a new one went
+ * in.
+ */
+export function dryingOf(item: PlanItem, kind: string, fitted: readonly FittedHere[]): StepWait | undefined {
+  const isNew = fitted.some(
+    (p) => p.station === item.stations[kind] && p.group !== null && item.parts.includes(p.group),
+  );
+  if (isNew) return undefined;
+  return item.repairs
+    .filter((fault) => kind in (faultById(fault)?.kinds ?? {}))
+    .map((fault) => waitAfter(kind, fault, fitted))
+    .find((wait) => wait?.kind === 'drying');
 }
 
 /** Where a reading is taken on a kind; one place without a name when there is only one. */

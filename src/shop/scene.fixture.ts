@@ -12,6 +12,7 @@ import type { RecordAnswerDto } from './agree/dto';
 import { recordAnswer } from './agree/recordAnswer';
 import { hashPassphrase } from './access/passphrases';
 import { signIn } from './access/signIn';
+import { endWait } from './endWait/endWait';
 import { markRepaired } from './markRepaired/markRepaired';
 import { moveStage } from './moveStage/moveStage';
 import { readJob } from './odds/readJob';
@@ -160,6 +161,7 @@ export async function toHandBack(person: Person, job: number, undone: readonly s
   const { toMend, repaired } = await readJob(job);
   for (const fault of toMend.filter((f) => !repaired.includes(f) && !undone.includes(f)))
     await markRepaired(person, job, { ...(await base(job)), fault, done: true });
+  if ((await readJob(job)).waits.some((w) => w.endedAt === null)) await endWait(person, job, await base(job));
   for (const { id: step, fault } of (await readJob(job)).rebuild)
     if (fault === null || !undone.includes(fault))
       await tickRebuild(person, job, { ...(await base(job)), step, done: true });

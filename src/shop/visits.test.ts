@@ -13,7 +13,7 @@ import { operatorSheet } from './operatorSheet/operatorSheet';
 import { refreshPlans, refreshStale } from './plans/refreshPlans';
 import { recordMeter } from './recordMeter/recordMeter';
 import { rounds } from './rounds/rounds';
-import { base, newJobDto, refusal, testShop, photographed, toHandBack } from './scene.fixture';
+import { base, newJobDto, openJob, refusal, testShop, photographed, toHandBack } from './scene.fixture';
 import { serveItem } from './serveItem/serveItem';
 import type { ServeItemDto } from './serveItem/dto';
 import { serviceReport, serviceReportPdf } from './serviceReport/serviceReport';
@@ -21,6 +21,10 @@ import { dayInZone } from './settings/day';
 import { shopOf, amendShop } from './shopBook/shopBook';
 import { stripStep } from './stripStep/stripStep';
 import { takeIn } from './takeIn/takeIn';
+import { endWait } from './endWait/endWait';
+import { moveStage } from './moveStage/moveStage';
+import { recordFindings } from './recordFindings/recordFindings';
+import { tickRebuild } from './tickRebuild/tickRebuild';
 
 const shop = testShop();
 const today = dayInZone(new Date(), 'UTC');
@@ -371,6 +375,52 @@ describe('by hours', () => {
     expect(running.events.map((e) => [e.sort, e.from, e.to])).toEqual([['turned-back', 130, 4]]);
     expect(running.hoursPerWeek).toBeGreaterThan(8);
     expect(await planOf(job, 'float-clean')).toMatchObject({ by: 'plate' });
+  });
+});
+
+describe('what is washed lies to dry', () => {
+  const clocks = async (job: number) =>
+    (await readJob(job)).waits.map(({ kind, what, endedAt }) => [kind, what, !endedAt]);
+
+  test('at a service as after a repair, once; a new one needs none', async () => {
+    const job = await visit('upright-shaft-belt');
+    await serve(job, 'pre-filter-wash', { state: 'left', words: 'Clean enough.' });
+    expect(await clocks(job)).toEqual([]);
+    await serve(job, 'pre-filter-wash');
+    expect(await clocks(job)).toEqual([['drying', 'washed filter', true]]);
+    // Nothing is put back wet.
+    await moveStage(shop.person, job, { ...(await base(job)), to: 'fit' });
+    const dry = (await readJob(job)).rebuild.find((l) => /dry right through/.test(l.label))!;
+    const tick = async () => tickRebuild(shop.person, job, { ...(await base(job)), step: dry.id, done: true });
+    expect((await refusal(tick())).fields[0]!.field).toBe('step');
+    await endWait(shop.person, job, await base(job));
+    await tick();
+    // Said again with a word, and one more washed thing: no second clock for the same.
+    await serve(job, 'pre-filter-wash', { words: 'Grey still.' });
+    expect(await clocks(job)).toEqual([['drying', 'washed filter', false]]);
+
+    const other = await visit('upright-shaft-belt');
+    await serve(other, 'pre-filter-new', { part: 'PF-FOAM' });
+    await serve(other, 'pre-filter-wash');
+    expect(await clocks(other)).toEqual([]);
+  });
+
+  test('by the repair itself, whether its steps were ticked or it was said at once', async () => {
+    const job = await openJob(shop.person, shop.models['upright-shaft-belt']!, ['weak-suction']);
+    const findings = [{ check: 'filter-look', outcome: 'filter-caked' }];
+    await recordFindings(shop.person, job, { ...(await base(job)), findings });
+    await moveStage(shop.person, job, { ...(await base(job)), to: 'fit' });
+    const mark = async (done: boolean) =>
+      markRepaired(shop.person, job, { ...(await base(job)), fault: 'filter-clogged', done });
+    await mark(true);
+    expect(await clocks(job)).toEqual([['drying', 'washed filter', true]]);
+    await endWait(shop.person, job, await base(job));
+    // Its steps are ticked after it was said: it is dry by then.
+    for (const { id: step, fault } of (await readJob(job)).rebuild)
+      if (fault === 'filter-clogged') await tickRebuild(shop.person, job, { ...(await base(job)), step, done: true });
+    expect(await clocks(job)).toHaveLength(1);
+    await mark(false);
+    expect(await clocks(job)).toHaveLength(1);
   });
 });
 

@@ -1,11 +1,12 @@
 import { insertFittedPart, partAt, putServiceLine, putServiceReadings, takeBackFittedPart } from '@/data/jobs';
-import { placesOf, planItem, lookOf, type PlanItem } from '@/knowledge/plans';
+import { dryingOf, placesOf, planItem, lookOf, type PlanItem } from '@/knowledge/plans';
 import { bench } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { partsOfJob } from '../jobView/jobFacts';
 import { refuseIf, type FieldProblem } from '../problem';
 import { answerChecks } from '../recordFindings/recordFindings';
 import { dayInZone } from '../settings/day';
+import { letLie } from '../startWait/startWait';
 import { ServeItemDto } from './dto';
 
 /** Longer between two lines was not spent on one. */
@@ -16,7 +17,7 @@ const SAYS = { done: '', worn: ': found worn', left: ': left' } as const;
 
 /**
  * Says what became of an item of the service at this visit: done, found worn, or left with the reason; with what was read, what was
- * found, the part that it took, and by when it is to be looked at again. What was found is an answer to the finder’s own check, and opens Find.
+ * found, the part that it took, and by when it is to be looked at again. What was washed lies to dry. What was found is an answer to the finder’s own check, and opens Find.
  * Empty takes back what was said and the part that went in with it, not what was found.
  */
 export const serveItem = jobDeed({
@@ -61,6 +62,8 @@ export const serveItem = jobDeed({
         dto.readings.map((r) => ({ reading: item.reading!.id, ...r })),
       );
     tell('serviced', sentence(item, dto, words, part?.label));
+    const before = state.service.find((s) => s.item === item.id)?.state;
+    if (dto.state === 'done' && before !== 'done' && !part) await letLie(scene, dryingOf(item, kind.id, state.fitted));
     if (dto.found) await answerChecks(scene, [{ check: lookOf(item, kind.id)!, outcome: dto.found }]);
   },
 });

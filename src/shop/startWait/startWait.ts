@@ -1,3 +1,4 @@
+import type { StepWait } from '@/core/strip/procedure';
 import { insertWait, type Place } from '@/data/jobs';
 import { waitKinds } from '@/knowledge/counter';
 import { everyone } from '../access/roles';
@@ -14,6 +15,11 @@ export const startWait = jobDeed({
   touches: ['waits'],
   work: (scene, dto) => beginWait(scene, dto),
 });
+
+/** Starts the clock of what was done, unless one is running: that one is ended by hand. */
+export async function letLie(scene: DeedScene, waits: StepWait | undefined): Promise<void> {
+  if (waits && scene.facts.waits.every((w) => w.endedAt !== null)) await beginWait(scene, waits);
+}
 
 /** The same within another deed. @throws ProblemError 400 while another wait runs */
 export async function beginWait(

@@ -1,4 +1,3 @@
-import type { StepWait } from '@/core/strip/procedure';
 import { putRebuildTick, putRepairDone } from '@/data/jobs';
 import { notYet } from '@/knowledge/notYet';
 import { waitAfter } from '@/knowledge/repairWork';
@@ -8,7 +7,7 @@ import { refuseUnderHold } from '../jobDeed/underHold';
 import { procedureOf } from '../jobView/procedureOf';
 import { repairWords } from '../markRepaired/repairWords';
 import { refuseIf } from '../problem';
-import { beginWait } from '../startWait/startWait';
+import { letLie } from '../startWait/startWait';
 import { TickRebuildDto } from './dto';
 
 /**
@@ -42,10 +41,6 @@ async function repairGoesOn(scene: DeedScene, fault: string, { step, done }: Tic
   if (done ? left.length > 0 : !facts.repaired.includes(fault)) return;
   await putRepairDone(db, jobId, fault, person.id, done);
   tell('repaired', repairWords(facts, state, fault, done));
-  if (done) await letLie(scene, waitAfter(scene.kind.id, fault, state.fitted));
-}
-
-/** Starts the clock of what was done, unless one is running: that one is ended by hand. */
-async function letLie(scene: DeedScene, waits: StepWait | undefined): Promise<void> {
-  if (waits && scene.facts.waits.every((w) => w.endedAt !== null)) await beginWait(scene, waits);
+  // Said to be done before its last line was ticked, its clock has run since.
+  if (done && !facts.repaired.includes(fault)) await letLie(scene, waitAfter(scene.kind.id, fault, state.fitted));
 }
