@@ -15,6 +15,7 @@ import { PhotographPicker } from '../parts/PhotographPicker';
 import { Reading } from '../parts/Reading';
 import { lieWords, toolWords } from '../strip/stepWords';
 import { OperatorCare } from './OperatorCare';
+import { StillLying } from './StillLying';
 import { photographsOf, VisitItem } from './VisitItem';
 import { Words } from '../parts/Words';
 import { TextLink } from '../parts/TextLink';
@@ -196,6 +197,7 @@ function Said({ desk, lines }: { desk: JobDesk; lines: readonly ServiceLine[] })
   return (
     <section aria-label="Said at this visit">
       <Words size="h3">At this visit</Words>
+      <StillLying job={job} />
       {lines.map((l) => (
         <div key={l.item} className={styles.ruledRow}>
           <Words className={styles.grow}>
