@@ -108,6 +108,9 @@ export function waitAfter(kindId: string, faultId: string, fitted: readonly Fitt
   return renewed && isRenewed(kindId, faultId, fitted) ? undefined : waits;
 }
 
+/** The clock that the first step of a repair starts. */
+export const soakOf = (faultId: string): StepWait | undefined => repairNeeds(faultId).soaks;
+
 /** The stations at which a repair takes parts of a group: where its fault stands, unless it says more. */
 export function placesOf(kindId: string, faultId: string, group: string): string[] {
   const said = repairNeeds(faultId).sits?.[group];

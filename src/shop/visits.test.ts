@@ -424,6 +424,24 @@ describe('what is washed lies to dry', () => {
   });
 });
 
+test('what must soak begins with its first step and not when it is out', async () => {
+  const job = await openJob(shop.person, models['scrubber-ride-on']!, ['squeal']);
+  const findings = [{ check: 'deck-debris', outcome: 'brush-stuck-in' }];
+  await recordFindings(shop.person, job, { ...(await base(job)), findings });
+  await moveStage(shop.person, job, { ...(await base(job)), to: 'fit' });
+  const lines = (await readJob(job)).rebuild.filter((l) => l.fault === 'brush-left-in');
+  const tick = async (n: number) =>
+    tickRebuild(shop.person, job, { ...(await base(job)), step: lines[n]!.id, done: true });
+  const clocks = async () => (await readJob(job)).waits.map(({ kind, endedAt }) => [kind, endedAt === null]);
+  expect(lines[0]!.label).toMatch(/hours of soak/);
+  await tick(0);
+  expect(await clocks()).toEqual([['soaking', true]]);
+  await endWait(shop.person, job, await base(job));
+  for (let n = 1; n < lines.length; n++) await tick(n);
+  const { repaired } = await readJob(job);
+  expect([repaired, await clocks()]).toEqual([['brush-left-in'], [['soaking', false]]]);
+});
+
 describe('by count and by wear', () => {
   test('a filter that was washed six times is a new one’s turn', async () => {
     let job = await visit('upright-shaft-belt');

@@ -13,6 +13,8 @@ export interface RepairText {
   roles?: Record<string, 'usual' | 'choice'>;
   /** Items of the plan that count as done with it. */
   resets?: string[];
+  /** It starts this clock when the first of its steps is done: the next one waits for it. */
+  soaks?: StepWait;
   /** It starts this clock when the last of its steps is done. */
   waits?: StepWait;
   /** What was done, where a new part is a matter of choice: with one, and without. */
@@ -349,7 +351,7 @@ export const repairTexts: Record<string, RepairText> = {
     cleanAfter: 2,
     resets: ['roll-hair'],
     steps: ['Penetrant on both ends, hours of soak', 'Brush eased out, ends cleaned', 'Set to dry'],
-    waits: { kind: 'soaking', hours: 4, what: 'brush ends' },
+    soaks: { kind: 'soaking', hours: 4, what: 'brush ends' },
   },
   'deck-debris-packed': { steps: ['Deck scraped while it is wet', 'Rinsed, drained'] },
   'deck-belt-slipping': {

@@ -191,6 +191,7 @@ describe('what is proposed', () => {
     const { estimate, owedMinor } = await agree(job);
     const all = estimate!.offers.find((o) => o.id === 'all')!;
     expect([all.lines.some((l) => l.line === 'worn-roll-new'), owedMinor]).toEqual([true, all.bill.grossMinor]);
+    expect((await agree(job)).itemsLeft).toEqual(['New roll']);
     // Nothing of what could wait was done: no more is owed than the least that was offered.
     await toHandBack(
       shop.person,
@@ -198,6 +199,12 @@ describe('what is proposed', () => {
       estimate!.lines.flatMap((l) => (l.group === 'must' ? [] : (l.fault ?? []))),
     );
     expect((await agree(job)).owedMinor).toBeLessThanOrEqual(estimate!.offers[0]!.bill.grossMinor);
+
+    // Its part went in: the item is done, and owed.
+    const without = (await agree(job)).owedMinor!;
+    await fitPart(shop.person, job, { ...(await base(job)), code: 'RL-300', station: 'roll', quantity: 1 });
+    const { itemsLeft, owedMinor: owed } = await agree(job);
+    expect([itemsLeft, owed! > without + 2950]).toEqual([[], true]);
 
     // Where its hair is late as well, that comes first: it shows whether a new one is needed.
     const other = await found(K6, [{ check: 'handle-seated', outcome: 'loose' }], ['dead']);

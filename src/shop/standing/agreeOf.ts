@@ -3,7 +3,7 @@ import type { Standing } from '@/core/agree/standing';
 import type { JobState } from '@/data/jobState';
 import { faultById } from '@/knowledge';
 import type { SchoolChoices } from '@/knowledge/schools';
-import { dueOffer, type Did } from './dueOffer';
+import { dueOffer, itemsLeft, type Did } from './dueOffer';
 import { documentName } from './documentName';
 import type { AgreeView, AnswerView, EstimateTerms, EstimateView } from './dto';
 
@@ -76,6 +76,7 @@ export function agreeOf(state: JobState, agreed: Agreed, proved: readonly string
     foundSince,
     notWanted: notWanted(agreed, standing, proved).filter((f) => !repaired.includes(f)),
     besides: agreed.faults.filter((f) => state.model.kind in (faultById(f)?.kinds ?? {}) && !proved.includes(f)),
+    itemsLeft: agreedItems(agreed, did).map((i) => i.label),
     declinedBefore: declinedBefore(state, repaired),
     documents: state.documents.map((d) => ({
       id: d.id,
@@ -105,6 +106,11 @@ export function agreeOf(state: JobState, agreed: Agreed, proved: readonly string
     locale: state.shop.locale,
   };
 }
+
+const agreedItems = ({ estimate, offer }: Agreed, { items }: Did) => {
+  const taken = estimate?.offers.find((o) => o.id === offer);
+  return taken ? itemsLeft(taken, items) : [];
+};
 
 /** All that was found after a no; after a yes, what was offered and is not in the offer that stands. */
 function notWanted(

@@ -66,6 +66,8 @@ export interface AgreeView {
   notWanted: string[];
   /** Faults that were not found here and whose repair is agreed all the same: what wears, done while it is open. */
   besides: string[];
+  /** Work of the service that is agreed and not done yet, by its label. */
+  itemsLeft: string[];
   declinedBefore: { label: string; fault: string | null; at: string; job: number }[];
   documents: { id: number; kind: string; name: string; at: string; totalMinor: number; corrects: number | null }[];
   payments: { id: number; how: string; amountMinor: number; at: string }[];

@@ -2,7 +2,7 @@ import { itemPart, itemWork, withoutUndone, type DueOffer, type OfferId } from '
 import { taxesOf } from '@/core/money/terms';
 import type { JobState } from '@/data/jobState';
 import { faultById } from '@/knowledge';
-import { planItems } from '@/knowledge/plans';
+import { planItems, type PlanItem } from '@/knowledge/plans';
 import type { EstimateView } from './dto';
 
 /** When the work is over: what is not done by then is not paid. */
@@ -13,6 +13,10 @@ export interface Did {
   repaired: readonly string[];
   items: readonly string[];
 }
+
+/** Items of the service that are in an offer and not done yet. */
+export const itemsLeft = ({ lines }: Pick<DueOffer, 'lines'>, done: readonly string[]): PlanItem[] =>
+  planItems.filter(({ id }) => !done.includes(id) && lines.some((l) => l.line === itemWork(id)));
 
 /**
  * What is to be paid of the offer that was taken, and in words what was agreed of it and not done. Until the work is over all of
@@ -28,8 +32,8 @@ export function dueOffer(
   if (!offer) return null;
   if (!OVER.includes(job.stage)) return { offer, undone: [] };
   const faults = [...new Set(offer.lines.flatMap((l) => l.fault ?? []))].filter((f) => !repaired.includes(f));
-  const left = planItems.filter(({ id }) => !items.includes(id) && offer.lines.some((l) => l.line === itemWork(id)));
-  const undone = [...faults.map((f) => faultById(f)!.repair.label), ...left.map((i) => i.label)];
+  const left = itemsLeft(offer, items);
+  const undone = [...faults.map((f) => faultById(f)?.repair.label ?? f), ...left.map((i) => i.label)];
   if (undone.length === 0) return { offer, undone };
   const gone = new Set([...faults, ...left.flatMap(({ id }) => [itemWork(id), itemPart(id)])]);
   const { exempt, off100k, offMinor } = terms;

@@ -1,6 +1,6 @@
 import { putRebuildTick, putRepairDone } from '@/data/jobs';
 import { notYet } from '@/knowledge/notYet';
-import { waitAfter } from '@/knowledge/repairWork';
+import { soakOf, waitAfter } from '@/knowledge/repairWork';
 import { bench } from '../access/roles';
 import { jobDeed, type DeedScene } from '../jobDeed/jobDeed';
 import { refuseUnderHold } from '../jobDeed/underHold';
@@ -12,7 +12,7 @@ import { TickRebuildDto } from './dto';
 
 /**
  * Ticks a line of the way back, or takes the tick back. The last step of a repair says that it is done, and starts the clock
- * that the repair must wait for; so does what is closed with glue or sealant.
+ * that the repair must wait for; so does what is closed with glue or sealant, and a first step that soaks.
  */
 export const tickRebuild = jobDeed({
   name: 'tick-rebuild',
@@ -28,7 +28,11 @@ export const tickRebuild = jobDeed({
     const waits = dto.done ? notYet(line, facts.waits) : '';
     refuseIf(waits === '' ? [] : [{ field: 'step', message: waits }]);
     await putRebuildTick(db, jobId, dto.step, person.id, dto.done);
-    if (line.fault !== null) await repairGoesOn(scene, line.fault, dto);
+    if (line.fault !== null) {
+      const first = facts.rebuild.find((l) => l.fault === line.fault)!;
+      if (dto.done && line === first && !facts.repaired.includes(line.fault)) await letLie(scene, soakOf(line.fault));
+      await repairGoesOn(scene, line.fault, dto);
+    }
     if (line.sort !== 'close' || !dto.done) return;
     const closed = procedureOf(scene.kind, scene.state).steps.find((s) => s.id === line.step);
     await letLie(scene, closed?.back.waits);

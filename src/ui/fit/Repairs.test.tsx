@@ -44,10 +44,15 @@ test('what was agreed while it is open stands beside what was found, and what wa
     proved: ['roll-mouldy', 'suction-motor-worn'],
     toMend: ['roll-mouldy', 'belt-broken'],
     repaired: [],
-    agree: { ...facts.agree, besides: ['belt-broken'], notWanted: ['suction-motor-worn'] },
+    agree: {
+      ...facts.agree,
+      besides: ['belt-broken'],
+      itemsLeft: ['New exhaust filter'],
+      notWanted: ['suction-motor-worn'],
+    },
   };
   expect(workWords(job)).toBe(
-    'Roll mouldy: fit a new roll: mould is not washed out. Agreed besides: fit a new belt. ' +
+    'Roll mouldy: fit a new roll: mould is not washed out. Agreed besides: fit a new belt; new exhaust filter. ' +
       'Not wanted, it stays as it is: suction motor worn.',
   );
   stand(<Repairs desk={{ job, busy: false, act: jest.fn() } as unknown as JobDesk} />);

@@ -6,8 +6,10 @@ export const stillToMend = ({ toMend, repaired }: Pick<JobFacts, 'toMend' | 'rep
   toMend.filter((f) => !repaired.includes(f));
 
 /** Agreed and not done yet, though nothing was found there. */
-export const besidesLeft = ({ agree, repaired }: Pick<JobFacts, 'agree' | 'repaired'>): string[] =>
-  agree.besides.filter((f) => !repaired.includes(f)).map(repairLabel);
+export const besidesLeft = ({ agree, repaired }: Pick<JobFacts, 'agree' | 'repaired'>): string[] => [
+  ...agree.besides.filter((f) => !repaired.includes(f)).map(repairLabel),
+  ...agree.itemsLeft,
+];
 
 /** What a repair is for: the fault that was found, or that it pays while the machine is open. */
 export function mendsWhat({ agree, openFaults }: Pick<JobFacts, 'agree' | 'openFaults'>, fault: string): string {
@@ -24,7 +26,7 @@ const NOTHING_FOUND = {
 
 /** What is to be done, what was agreed besides, and what stays as it is, in sentences. */
 export function workWords(job: Pick<JobFacts, 'proved' | 'toMend' | 'agree' | 'complaints'>): string {
-  const { besides, notWanted } = job.agree;
+  const { besides, notWanted, itemsLeft } = job.agree;
   const found = job.toMend
     .filter((f) => !besides.includes(f))
     .map((f) => `${faultLabel(f)}: ${repairLabel(f).toLowerCase()}`);
@@ -34,7 +36,9 @@ export function workWords(job: Pick<JobFacts, 'proved' | 'toMend' | 'agree' | 'c
       : job.proved.length === 0 && besides.length === 0
         ? NOTHING_FOUND[job.complaints.length > 0 ? 'complained' : 'visit']
         : '',
-    besides.length > 0 ? `Agreed besides: ${besides.map(repairLabel).join('; ').toLowerCase()}.` : '',
+    besides.length + itemsLeft.length > 0
+      ? `Agreed besides: ${[...besides.map(repairLabel), ...itemsLeft].join('; ').toLowerCase()}.`
+      : '',
     notWanted.length > 0 ? `Not wanted, it stays as it is: ${notWanted.map(faultLabel).join(', ').toLowerCase()}.` : '',
   ];
   return sentences.filter(Boolean).join(' ');
