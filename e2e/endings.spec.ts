@@ -31,7 +31,11 @@ test('a model that is in no list comes for its service, and goes home with what 
   await expect(page.getByRole('region', { name: 'Said at this visit' })).toContainText(
     'Wash the pre-motor filter: done',
   );
+  // What was washed lies to dry; it is felt dry before anything goes home.
+  await expect(page.getByRole('region', { name: 'Said at this visit' })).toContainText('Drying: washed filter');
   await page.getByRole('button', { name: 'To Fit' }).click();
+  await page.getByRole('button', { name: 'Weighed or felt dry: end it' }).click();
+  await expect(page.getByRole('region', { name: 'Waits' })).toContainText('ended');
 
   // A part that is on no list, with its risk.
   await page.getByRole('button', { name: 'A part that is on no list' }).click();

@@ -183,6 +183,8 @@ async function openShop(name: string, port: number, scale: number) {
     stdio: 'ignore',
     env: { ...env, HOST: '127.0.0.1', PORT: String(port) },
   });
+  // Whatever ends the measuring, a reader that has seen enough too, ends the server.
+  process.once('exit', () => child.kill());
   for (let i = 0; i < 150 && !(await fetch(`${base}/readyz`).catch(() => null))?.ok; i++)
     await new Promise((r) => setTimeout(r, 200));
   const signIn = await fetch(`${base}/api/sign-in`, {

@@ -108,6 +108,7 @@ async function openStands(count) {
       stdio: ['ignore', 'ignore', 'inherit'],
       env: { ...env, DATABASE_URL: database, HOST: '127.0.0.1', PORT: String(port) },
     });
+    process.once('exit', () => child.kill());
     stands.push({
       child,
       stand: { base: `http://127.0.0.1:${port}`, database, token: readFileSync(tokenFile, 'utf8') },

@@ -115,7 +115,8 @@ function endingProblems(
   if (ending.tested) problems.push(...standsInTheWay(facts, 'hand-back'));
   else if (ending.returned) {
     for (const wait of facts.waits)
-      if (!wait.endedAt) problems.push({ field: 'waits', message: 'A wait is still running: end it first.' });
+      if (!wait.endedAt)
+        problems.push({ field: 'waits', message: 'A wait is still running: end it first, under Fit.' });
     const left = stepsApart(facts.rebuild);
     // Whoever gets it in pieces must be able to know it.
     if (left > 0 && !ending.asks && words.length < 3)
