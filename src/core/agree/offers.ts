@@ -165,7 +165,7 @@ function offerOf(lines: readonly OfferLine[], terms: OfferTerms): Omit<Offer, 'i
 /** The line of the way to one repair that can wait, by its fault; and of the way to all that is worth it while it is open. */
 export const wayTo = (fault: string) => `way-${fault}`;
 export const WAY_FURTHER = wayTo('now');
-/** The lines of an item of the service: its own work, and the part that goes in new. */
+/** The lines of an item of the service that is worn or late: its own work, and the part that goes in new. Kept estimates have them. */
 export const itemWork = (item: string) => `worn-${item}`;
 export const itemPart = (item: string) => `worn-part-${item}`;
 
@@ -177,7 +177,7 @@ export type DueTerms = Pick<OfferTerms, 'rules' | 'exempt' | 'off100k' | 'offMin
  * An offer without what was not done of it, nor the way to that alone: the rest stands at the prices that were agreed, the discount on
  * the whole and the taxes are reckoned anew. An amount off the whole takes it to nought at most. It never comes to more than a smaller
  * offer that held all that was done: minutes are handed out otherwise where more of them were offered.
- * @param offers all that were offered, the one that was taken among them
+ * @param offers all that were offered
  * @param all the lines that the offers were made of
  * @param undone faults whose repair was agreed and not done, and lines of what belongs to no fault
  */

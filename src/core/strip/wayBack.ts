@@ -110,7 +110,7 @@ export const stepsApart = (lines: readonly { sort: BackLine['sort']; done: boole
 /**
  * The reverse, with every step closed before those that it needed; a step that was done out of turn is closed where it can be.
  */
-function inReverse(opened: readonly StripStep[]): StripStep[] {
+export function inReverse(opened: readonly StripStep[]): StripStep[] {
   const waiting = [...opened].reverse();
   const order: StripStep[] = [];
   while (waiting.length > 0) {

@@ -17,7 +17,7 @@ import { faultLabel, holdsBackPower, knowledge } from '@/knowledge';
 import { ideaAnswered } from '@/knowledge/ownersIdea';
 import { followed, schoolsOf, type SchoolChoices } from '@/knowledge/schools';
 import { DOCUMENT_TITLES } from '../standing/documentName';
-import { dueOffer } from '../standing/dueOffer';
+import { didOf, dueOffer } from '../standing/dueOffer';
 import type { EstimateView } from '../standing/dto';
 import type { WrittenFacts } from '../jobView/jobFacts';
 import { refuseIf } from '../problem';
@@ -292,10 +292,7 @@ function invoicePaper(given: PaperGiven): PaperContent {
   );
   refuseIf(isBilled ? [{ field: 'kind', message: 'It is billed already: take that invoice back first.' }] : []);
   const { payDays } = letterheadOf(letterhead);
-  const { offer, undone } = dueOffer(given.state, estimate, agreed.id, {
-    repaired: facts.repaired,
-    items: facts.service.filter((l) => l.done).map((l) => l.item),
-  })!;
+  const { offer, undone } = dueOffer(given.state, estimate, agreed.id, didOf(facts))!;
   refuseIf(
     offer.bill.grossMinor > 0 || undone.length === 0
       ? []

@@ -5,6 +5,7 @@ import { jobState, type JobState } from '@/data/jobState';
 import { jobsOf } from '@/data/machines';
 import { kindById, knowledge } from '@/knowledge';
 import { agreedOf, agreeOf } from '../standing/agreeOf';
+import { didOf } from '../standing/dueOffer';
 import { notFound } from '../problem';
 import { partAgeDays } from '../plans/partAgeDays';
 import { dayInZone } from '../settings/day';
@@ -57,10 +58,7 @@ export function factsOf(state: JobState): WrittenFacts {
   const bridged = bridgedOn(kind, state);
   const done = { ...state, repaired };
   const service = serviceList(kind, state, today, (item) => isDoneHere(item, kind.id, done));
-  const agree = agreeOf(state, agreed, bench.proved, {
-    repaired,
-    items: service.filter((l) => l.done).map((l) => l.item),
-  });
+  const agree = agreeOf(state, agreed, bench.proved, didOf({ repaired, service }));
   // What the owner did not want is neither opened for nor mended; what was agreed besides is.
   const toMend = [...bench.proved.filter((f) => !agree.notWanted.includes(f)), ...agree.besides];
   const strip = stripOf(kind, state, { toMend, repaired, open: bench.open }, service);

@@ -1,5 +1,6 @@
 import type { JobState } from '@/data/jobState';
 import { repairAccess } from '@/core/diagnosis/knowledge';
+import { stepOf } from '@/core/strip/procedure';
 import { stepsToOpen } from '@/core/strip/reach';
 import { kindById, knowledge } from '@/knowledge';
 import { planItemsOn } from '@/knowledge/plans';
@@ -74,22 +75,33 @@ test.each(KINDS)(
         return stripOf(kind, pressed([], 'service'), NOTHING, told);
       };
       const opens = opensFor(kind, procedures[id]!, line).map((s) => s.id);
-      expect([line.item, inside('done').strip.done.map((s) => s.id)]).toEqual([line.item, opens]);
-      expect(inside('worn').strip.done.map((s) => s.id)).toEqual(opens);
+      const open = (said: ServiceLine['said']) => inside(said).strip.done.map((s) => s.id);
+      expect([line.item, open('done').sort()]).toEqual([line.item, [...opens].sort()]);
+      expect(open('worn')).toEqual(open('done'));
       for (const said of ['left', null] as const) expect(inside(said).strip.done).toEqual([]);
       const back = (said: ReturnType<typeof inside>) => said.rebuild.map((l) => l.id);
       expect(back(inside('done'))).toEqual(back(stripOf(kind, pressed(opens, 'service'), NOTHING, service)));
-      // What was pressed before is not opened twice.
-      const half = stripOf(
-        kind,
-        pressed(opens.slice(0, 1), 'service'),
-        NOTHING,
-        service.map((l) => (l === line ? { ...l, said: 'done' } : l)),
-      );
-      expect(half.strip.done.map((s) => s.id).sort()).toEqual([...opens].sort());
+      // What was pressed before is not opened twice, and lies outside what was only said.
+      for (let n = 1; n <= opens.length; n++) {
+        const told = service.map((l) => (l === line ? { ...l, said: 'done' as const } : l));
+        const { done } = stripOf(kind, pressed(opens.slice(0, n), 'service'), NOTHING, told).strip;
+        expect(done.map((s) => s.id).sort()).toEqual([...opens].sort());
+        for (const [i, s] of done.entries()) expect(needsOf(id, s.id).filter((need) => at(done, need) > i)).toEqual([]);
+      }
     }
+    // With the whole list said, of two ways to the same place one was gone.
+    const { done } = stripOf(
+      kind,
+      pressed([], 'service'),
+      NOTHING,
+      service.map((l) => ({ ...l, said: 'done' })),
+    ).strip;
+    for (const s of done) expect(stepOf(procedures[id]!, s.id).instead.filter((i) => at(done, i) >= 0)).toEqual([]);
   },
 );
+
+const needsOf = (kind: string, step: string) => stepOf(procedures[kind]!, step).needs;
+const at = (steps: readonly { id: string }[], id: string) => steps.findIndex((s) => s.id === id);
 
 test('what smelled is disinfected where the cause of the smell is mended, and nowhere else', () => {
   const kind = kindById('stick-cordless');

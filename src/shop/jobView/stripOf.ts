@@ -5,7 +5,7 @@ import { bestOrder } from '@/core/strip/bestOrder';
 import type { Procedure, StripStep } from '@/core/strip/procedure';
 import { stepsToOpen } from '@/core/strip/reach';
 import { trayOf } from '@/core/strip/tray';
-import { closingOf, wayBack } from '@/core/strip/wayBack';
+import { closingOf, inReverse, wayBack } from '@/core/strip/wayBack';
 import type { JobState } from '@/data/jobState';
 import { faultById, knowledge } from '@/knowledge';
 import { worksOf } from '@/knowledge/repairWork';
@@ -132,13 +132,16 @@ function openedSteps(
   );
   const reached = stepsToOpen(procedure, kind.access, accesses, absent);
   const there = new Set([...reached.map((s) => s.id), ...state.stripped.map((s) => s.step)]);
-  const behind = procedure.steps.filter(
-    (s) => served.has(s.id) && !there.has(s.id) && !s.instead.some((i) => there.has(i)),
-  );
+  const behind = procedure.steps.filter((s) => served.has(s.id) && !there.has(s.id));
+  // Of two ways to the same place one was gone.
+  const ways = new Set([...there, ...served].filter((id) => !absent.has(id)));
   const place = (s: StripStep) => procedure.steps.findIndex((p) => p.id === s.id);
-  const implied = [...reached, ...behind].sort((a, b) => place(a) - place(b));
+  const implied = [...reached, ...behind]
+    .filter((s) => !s.instead.some((i) => ways.has(i)))
+    .sort((a, b) => place(a) - place(b));
   const pressed = state.stripped
     .filter((s) => s.state === 'done' && !implied.some((i) => i.id === s.step))
     .flatMap((s) => procedure.steps.filter((p) => p.id === s.step));
-  return [...implied, ...pressed];
+  // What was pressed may be the cover of what was only said.
+  return inReverse([...implied, ...pressed]).reverse();
 }

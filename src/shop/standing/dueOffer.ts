@@ -14,6 +14,14 @@ export interface Did {
   items: readonly string[];
 }
 
+export const didOf = (job: {
+  repaired: readonly string[];
+  service: readonly { item: string; done: boolean }[];
+}): Did => ({
+  repaired: job.repaired,
+  items: job.service.filter((l) => l.done).map((l) => l.item),
+});
+
 /** Items of the service that are in an offer and not done yet. */
 export const itemsLeft = ({ lines }: Pick<DueOffer, 'lines'>, done: readonly string[]): PlanItem[] =>
   planItems.filter(({ id }) => !done.includes(id) && lines.some((l) => l.line === itemWork(id)));
